@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Assign;
+
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** Which of a node's radios an end of a link uses. */
+final readonly class AttachmentStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Attachment;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        $taken = [];
+        foreach ($plan->endpoints() as $endpoint) {
+            if ($endpoint->moduleId !== null) {
+                $taken[$endpoint->moduleId] = true;
+            }
+        }
+        foreach ($plan->endpoints() as $endpoint) {
+            if ($endpoint->moduleId !== null) {
+                continue;
+            }
+            $link = $plan->link($endpoint->linkId);
+            $node = $plan->node($endpoint->nodeId);
+            foreach ($plan->modulesOf($node) as $module) {
+                if (! isset($taken[$module->id]) && $knowledge->catalogue->classOf($module)->medium === $link->medium) {
+                    $taken[$module->id] = true;
+                    yield new Proposal(
+                        $this->stage(),
+                        Subject::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
+                        "Radio of {$node->name} on {$link->name}",
+                        null,
+                        $module->name,
+                        'The first transceiver of the right kind that no other link uses.',
+                        [Operation::change(ThingKind::Endpoint, $endpoint->id, ['moduleId' => $module->id])],
+                    );
+                    break;
+                }
+            }
+        }
+    }
+}

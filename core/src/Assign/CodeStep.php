@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Assign;
+
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** The command code of each hop: its own on the whole link while they last, so that a stray message can do no harm. */
+final readonly class CodeStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Code;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->links() as $link) {
+            $hops = $plan->hopsOver($link);
+            $onLink = Codes::used($hops);
+            $atReceiver = [];
+            foreach ($plan->endpointsOn($link) as $endpoint) {
+                $atReceiver[$endpoint->id] = Codes::used($plan->hopsTo($endpoint));
+            }
+            $keepers = self::keepers($hops);
+            foreach (self::inRouteOrder($plan, $hops) as $hop) {
+                if ($hop->pinned || isset($keepers[$hop->id])) {
+                    continue;
+                }
+                $code = Codes::lowest($onLink);
+                $reason = "The lowest code that nothing on {$link->name} uses.";
+                if ($code === null) {
+                    $code = Codes::lowest($atReceiver[$hop->toId] ?? []);
+                    $reason = "All codes of {$link->name} are taken; this is the lowest that its receiver does not use.";
+                }
+                if ($code === null) {
+                    continue;
+                }
+                $onLink[$code] = true;
+                $atReceiver[$hop->toId][$code] = true;
+                $name = RouteNames::of($plan, $plan->route($hop->routeId));
+                yield new Proposal(
+                    $this->stage(),
+                    Subject::of($hop, "{$name} over {$link->name}", 'code'),
+                    "Code of {$name} over {$link->name}",
+                    $hop->code === null ? null : sprintf('0x%02X', $hop->code),
+                    sprintf('0x%02X', $code),
+                    $hop->code === null ? $reason : 'Another command to the same node has this code. '.$reason,
+                    [Operation::change(ThingKind::Hop, $hop->id, ['code' => $code])],
+                );
+            }
+        }
+    }
+
+    /**
+     * @param  list<Hop>  $hops
+     * @return array<string, true> ids of hops whose code can stay: the pinned one, or the first, of each code at each receiver
+     */
+    private static function keepers(array $hops): array
+    {
+        usort($hops, static fn (Hop $a, Hop $b): int => [$b->pinned, $a->id] <=> [$a->pinned, $b->id]);
+        $keepers = [];
+        $seen = [];
+        foreach ($hops as $hop) {
+            if ($hop->code !== null && ! isset($seen[$hop->toId][$hop->code])) {
+                $seen[$hop->toId][$hop->code] = true;
+                $keepers[$hop->id] = true;
+            }
+        }
+
+        return $keepers;
+    }
+
+    /**
+     * @param  list<Hop>  $hops
+     * @return list<Hop> as a person would number them: node by node, control by control
+     */
+    private static function inRouteOrder(Plan $plan, array $hops): array
+    {
+        $place = [];
+        foreach ($hops as $hop) {
+            $route = $plan->route($hop->routeId);
+            $control = $plan->control($route->controlId);
+            $node = $plan->node($control->nodeId);
+            $place[$hop->id] = [$node->order, $node->id, $control->order, $control->id, $route->order, $route->id, $hop->order];
+        }
+        usort($hops, static fn (Hop $a, Hop $b): int => $place[$a->id] <=> $place[$b->id]);
+
+        return $hops;
+    }
+}

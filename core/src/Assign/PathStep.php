@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Assign;
+
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Path\Paths;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\ThingKind;
+
+/** The links a route goes over. */
+final readonly class PathStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Path;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        $paths = new Paths($plan);
+        foreach ($plan->routes() as $route) {
+            $hops = $paths->holds($route) ? null : $paths->propose($route);
+            if ($hops === null) {
+                continue;
+            }
+            $links = implode(', then ', array_map(static fn (Hop $hop): string => $plan->link($hop->linkId)->name, $hops));
+            $name = RouteNames::of($plan, $route);
+            yield new Proposal(
+                $this->stage(),
+                Subject::of($route, $name),
+                "Path of {$name}",
+                $plan->hopsOf($route) === [] ? null : 'one that does not arrive',
+                $hops === [] ? 'inside the node' : $links,
+                'The way with the fewest hops.',
+                self::operations($plan, $route, $hops),
+            );
+        }
+    }
+
+    /**
+     * @param  list<Hop>  $hops
+     * @return list<Operation>
+     */
+    public static function operations(Plan $plan, Route $route, array $hops): array
+    {
+        return [
+            ...array_map(static fn (Hop $hop): Operation => Operation::remove(ThingKind::Hop, $hop->id), $plan->hopsOf($route)),
+            ...array_map(Operation::add(...), $hops),
+        ];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Assign;
+
+use Rundfunk\Check\Subject;
+use Rundfunk\Knowledge;
+use Rundfunk\Pins\Rewiring;
+use Rundfunk\Plan\Plan;
+
+/** The board pin of each terminal. */
+final readonly class PinStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Pin;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->nodes() as $node) {
+            foreach (Rewiring::of($plan, $node, $knowledge->catalogue) as $change) {
+                yield new Proposal(
+                    $this->stage(),
+                    Subject::of($change->module, "{$node->name}, {$change->module->name}", $change->terminal->name),
+                    "Pin of {$node->name} · {$change->module->name} {$change->terminal->name}",
+                    $change->before?->pin,
+                    $change->after->name,
+                    $change->reason(),
+                    [$change->operation()],
+                );
+            }
+        }
+    }
+}

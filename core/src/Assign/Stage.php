@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Assign;
+
+use Rundfunk\Plan\Address;
+use Rundfunk\Plan\Link;
+
+/** The order in which Assign works: outside in, what is shared first. */
+enum Stage: string
+{
+    case Supply = 'supply';
+    case Attachment = 'attachment';
+    case Link = 'link';
+    case Path = 'path';
+    case Address = 'address';
+    case Code = 'code';
+    case Frame = 'frame';
+    case End = 'end';
+    case Channel = 'channel';
+    case Pin = 'pin';
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Build;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\DescribesEnds;
+use Rundfunk\Medium\FramesMessages;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+
+/** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
+final readonly class CHeader
+{
+    public function __construct(private Knowledge $knowledge) {}
+
+    public function fileName(Node $node): string
+    {
+        return CNames::lower($node->name).'.h';
+    }
+
+    public function write(Plan $plan, Node $node): string
+    {
+        $names = new UniqueNames;
+        $guard = 'RUNDFUNK_'.CNames::upper($node->name).'_H';
+        $board = $this->knowledge->catalogue->boardOf($node);
+        $lines = [
+            '/*',
+            ' * '.CNames::comment("{$node->name}, of the plan \"{$plan->particulars->name}\""),
+            ' * '.CNames::comment('Board: '.($board->name ?? 'none chosen yet')),
+            ' * Made by Rundfunk from the plan. Change the plan and export again; do not change this file.',
+            ' */',
+            "#ifndef {$guard}",
+            "#define {$guard}",
+            '',
+            '#include <stdint.h>',
+            '',
+            ...$this->pins($plan, $node, $names),
+        ];
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            $lines = [...$lines, ...$this->link($plan, $endpoint, $names)];
+        }
+
+        return implode("\n", [...$lines, ...$this->relayed($plan, $node), "#endif /* {$guard} */", '']);
+    }
+
+    /** @return list<string> */
+    private function pins(Plan $plan, Node $node, UniqueNames $names): array
+    {
+        $board = $this->knowledge->catalogue->boardOf($node);
+        $lines = ['/* Pins, numbered as programs for this board number them. */'];
+        foreach ($plan->modulesOf($node) as $module) {
+            $class = $this->knowledge->catalogue->classOf($module);
+            foreach ($plan->pinUsesOf($module) as $use) {
+                $pin = $board?->pin($use->pin);
+                if ($pin !== null) {
+                    $name = $names->name('PIN_'.CNames::upper("{$module->name} {$use->terminal}"));
+                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.self::carried($plan, $module, $use->terminal));
+                }
+            }
+            if ($class->carries === 'relay') {
+                $name = CNames::upper($module->name);
+                $lines[] = '#define '.$names->name("{$name}_ON").($class->activeLow ? ' 0' : ' 1');
+                $lines[] = '#define '.$names->name("{$name}_OFF").($class->activeLow ? ' 1' : ' 0');
+            }
+        }
+
+        return [...$lines, ''];
+    }
+
+    /** @return list<string> */
+    private function link(Plan $plan, Endpoint $endpoint, UniqueNames $names): array
+    {
+        $link = $plan->link($endpoint->linkId);
+        $medium = $this->knowledge->media->named($link->medium);
+        $prefix = $names->name(CNames::upper($link->name));
+        $lines = ['/* '.CNames::comment("{$link->name}: {$medium->name()}").' */'];
+        foreach ($medium instanceof DescribesEnds ? $medium->defines($plan, $endpoint) : [] as $define) {
+            $lines[] = rtrim('#define '.$names->name("{$prefix}_{$define->name}")." {$define->value} ".self::note($define->comment));
+        }
+        $lines = [...$lines, '', ...self::codes($plan, $endpoint, $prefix, $names)];
+        if ($medium instanceof FramesMessages) {
+            $lines = [...$lines, ...(new CFrame($medium->layout($link), $prefix))->lines()];
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private static function codes(Plan $plan, Endpoint $endpoint, string $prefix, UniqueNames $names): array
+    {
+        $lines = [];
+        foreach ([['sends', $plan->hopsFrom($endpoint)], ['obeys', $plan->hopsTo($endpoint)]] as [$verb, $hops]) {
+            foreach ($hops as $hop) {
+                if ($hop->code === null) {
+                    continue;
+                }
+                $route = $plan->route($hop->routeId);
+                $control = $plan->control($route->controlId);
+                $output = $plan->output($route->outputId);
+                $name = $names->name("{$prefix}_CODE_".CNames::upper("{$plan->node($control->nodeId)->name} {$control->name} {$output->name} {$route->action->value}"));
+                $pulse = $route->pulseMs === null ? '' : " {$route->pulseMs} ms";
+                $lines[] = sprintf('#define %s 0x%02X %s', $name, $hop->code, self::note("{$verb}: ".RouteNames::of($plan, $route).", {$route->action->value}{$pulse}"));
+            }
+        }
+
+        return $lines === [] ? [] : [...$lines, ''];
+    }
+
+    /** @return list<string> how this node hands messages on from one link to the next */
+    private function relayed(Plan $plan, Node $node): array
+    {
+        $lines = [];
+        foreach ($plan->routes() as $route) {
+            $hops = $plan->hopsOf($route);
+            foreach ($hops as $index => $hop) {
+                $next = $hops[$index + 1] ?? null;
+                if ($next !== null && $hop->code !== null && $next->code !== null && $plan->endpoint($hop->toId)->nodeId === $node->id) {
+                    $lines[] = sprintf(' *   0x%02X on %s goes on as 0x%02X on %s', $hop->code, CNames::comment($plan->link($hop->linkId)->name), $next->code, CNames::comment($plan->link($next->linkId)->name));
+                }
+            }
+        }
+
+        return $lines === [] ? [] : ['/* Handed on by this node:', ...$lines, ' */', ''];
+    }
+
+    private static function carried(Plan $plan, Module $module, string $terminal): string
+    {
+        foreach ($plan->outputs() as $output) {
+            if ($output->moduleId === $module->id && $output->channel === $terminal) {
+                return ': '.$output->name;
+            }
+        }
+        foreach ($plan->controls() as $control) {
+            if ($control->moduleId === $module->id && $control->terminal === $terminal) {
+                return ': '.$control->name;
+            }
+        }
+
+        return '';
+    }
+
+    private static function note(string $text): string
+    {
+        return $text === '' ? '' : '/* '.CNames::comment($text).' */';
+    }
+}

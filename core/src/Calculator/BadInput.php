@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Calculator;
+
+use RuntimeException;
+
+final class BadInput extends RuntimeException
+{
+    /** @param list<string> $known */
+    public static function unknown(string $calculator, string $name, array $known): self
+    {
+        return new self("{$calculator} takes no \"{$name}\"; it takes ".implode(', ', $known).'.');
+    }
+
+    public static function missing(string $calculator, string $name): self
+    {
+        return new self("{$calculator} needs {$name}.");
+    }
+
+    public static function notWhole(string $name, string $text): self
+    {
+        return new self("{$name} must be a whole number, not \"{$text}\".");
+    }
+
+    /** @param list<string> $names */
+    public static function noCalculator(string $name, array $names): self
+    {
+        return new self("There is no calculator \"{$name}\". There are: ".implode(', ', $names).'.');
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Calculator;
+
+/** Every calculator, by name. A new one is one line here. */
+final readonly class Calculators
+{
+    /** @param array<string, Calculator> $byName */
+    private function __construct(private array $byName) {}
+
+    public static function standard(): self
+    {
+        $byName = [];
+        foreach ([
+            new PacketAirtime,
+            new PacketRetryDelay,
+            new PacketFrequency,
+            new PacketAddressQuality,
+        ] as $calculator) {
+            $byName[$calculator->name()] = $calculator;
+        }
+
+        return new self($byName);
+    }
+
+    /** @return list<Calculator> */
+    public function all(): array
+    {
+        return array_values($this->byName);
+    }
+
+    public function named(string $name): Calculator
+    {
+        return $this->byName[$name] ?? throw BadInput::noCalculator($name, array_keys($this->byName));
+    }
+
+    /**
+     * @param  array<string, string>  $given
+     * @return array<string, bool|float|int|string|list<string>>
+     */
+    public function calculate(string $name, array $given): array
+    {
+        $calculator = $this->named($name);
+
+        return $calculator->calculate(Inputs::for($calculator, $given));
+    }
+}

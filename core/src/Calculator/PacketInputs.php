@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Calculator;
+
+use Rundfunk\Medium\PacketRadio\PacketAir;
+use Rundfunk\Medium\PacketRadio\PacketRate;
+use Rundfunk\OutOfRange;
+
+/** The inputs that the packet-radio calculators share. */
+final readonly class PacketInputs
+{
+    /** @return list<Quantity> */
+    public static function air(string $payload): array
+    {
+        return [
+            Quantity::whole('rate_kbps', 'kbit/s', 'Data rate: 250, 1000 or 2000.'),
+            Quantity::whole('address_bytes', 'bytes', 'Length of addresses, 3 to 5.'),
+            Quantity::whole($payload, 'bytes', 'Length of what is carried, 0 to 32.'),
+            Quantity::whole('crc_bytes', 'bytes', 'Length of the check sum, 0 to 2.'),
+        ];
+    }
+
+    public static function read(Inputs $inputs): PacketAir
+    {
+        $rate = PacketRate::tryFrom($inputs->whole('rate_kbps'))
+            ?? throw OutOfRange::because('rate_kbps', 'rate_kbps must be 250, 1000 or 2000.');
+
+        return new PacketAir($rate, $inputs->whole('address_bytes'), $inputs->whole('crc_bytes'));
+    }
+}

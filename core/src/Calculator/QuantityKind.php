@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Calculator;
+
+enum QuantityKind: string
+{
+    case Whole = 'whole';
+    case Number = 'number';
+    case Text = 'text';
+    case Flag = 'flag';
+    case Texts = 'texts';
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Catalogue;
+
+use Rundfunk\Plan\Shape\Values;
+
+final readonly class BoardPin
+{
+    /**
+     * @param  list<string>  $can  such as "digital-out", "pwm", "spi0.sck"
+     * @param  Level|null  $strap  the level it must have at power-up for the board to start
+     * @param  string|null  $outputWhile  the bus whose use forbids this pin to be an input
+     * @param  int  $number  as programs name it
+     */
+    public function __construct(
+        public string $name,
+        public int $index,
+        public array $can,
+        public bool $console = false,
+        public ?Level $strap = null,
+        public bool $led = false,
+        public string $note = '',
+        public ?string $outputWhile = null,
+        public int $number = 0,
+    ) {}
+
+    public static function from(Values $values, int $index): self
+    {
+        return new self(
+            $values->text('name'),
+            $index,
+            $values->texts('can'),
+            $values->has('console'),
+            $values->choiceOrNull('strap', Level::class),
+            $values->has('led'),
+            $values->textOrNull('note') ?? '',
+            $values->textOrNull('outputWhile'),
+            $values->wholeOrNull('number') ?? (int) preg_replace('/\D/', '', $values->text('name')),
+        );
+    }
+
+    public function can(string $what): bool
+    {
+        return in_array($what, $this->can, true);
+    }
+
+    /** A terminal that wants "spi.sck" is served by "spi0.sck" of any bus. */
+    public function serves(string $need): bool
+    {
+        if (! str_contains($need, '.')) {
+            return $this->can($need);
+        }
+        [$bus, $line] = explode('.', $need);
+        foreach ($this->can as $can) {
+            if (str_starts_with($can, $bus) && str_ends_with($can, '.'.$line)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** How many things it can do beyond plain input and output: what is wasted when a plain thing takes it. */
+    public function talents(): int
+    {
+        return count(array_diff($this->can, ['digital-in', 'digital-out']));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Catalogue;
+
+use LogicException;
+use Rundfunk\Plan\Shape\Values;
+
+/** A class of module: what it needs and what it carries. */
+final readonly class ModuleClass
+{
+    /**
+     * @param  array<string, Terminal>  $terminals  by name
+     * @param  array<string, string>  $supplyTerminals  name → "supply", "ground", "logic" or "5V"
+     * @param  string|null  $medium  the medium it is a radio or transceiver for
+     * @param  string|null  $carries  the kind of control or output on its channels
+     * @param  float|null  $givesMa  what it can supply to other modules, milliamperes
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public ModuleGroup $group,
+        public ?string $medium,
+        public float $minV,
+        public float $maxV,
+        public float $typicalMa,
+        public float $peakMa,
+        public ?float $maxPowerDbm,
+        public ?float $givesMa,
+        public bool $activeLow,
+        public ?string $carries,
+        public float $switchTypicalMs,
+        public float $switchWorstMs,
+        public array $terminals,
+        public array $supplyTerminals,
+        public string $advice,
+        public string $basis,
+    ) {}
+
+    public static function from(Values $values): self
+    {
+        $terminals = [];
+        foreach ($values->each('terminals') as $terminal) {
+            $terminals[$terminal->text('name')] = Terminal::from($terminal);
+        }
+        $supplies = [];
+        foreach ($values->each('supplyTerminals') as $terminal) {
+            $supplies[$terminal->text('name')] = $terminal->text('goes');
+        }
+        $supply = $values->within('supply') ?? throw new LogicException('A module without supply figures.');
+        $timing = $values->within('timing');
+
+        return new self(
+            $values->text('key'),
+            $values->text('name'),
+            $values->choice('group', ModuleGroup::class),
+            $values->textOrNull('medium'),
+            $supply->number('minV'),
+            $supply->number('maxV'),
+            $supply->number('typicalMa'),
+            $supply->number('peakMa'),
+            $values->within('radio')?->number('maxPowerDbm'),
+            $values->within('gives')?->number('limitMa'),
+            $values->has('activeLow') && $values->flag('activeLow'),
+            $values->textOrNull('carries'),
+            $timing?->number('typicalMs') ?? 0.0,
+            $timing?->number('worstMs') ?? 0.0,
+            $terminals,
+            $supplies,
+            $values->text('advice'),
+            $values->text('basis'),
+        );
+    }
+
+    public function terminal(string $name): ?Terminal
+    {
+        return $this->terminals[$name] ?? null;
+    }
+
+    /** @return list<Terminal> those that carry controls or outputs */
+    public function channels(): array
+    {
+        return array_values(array_filter($this->terminals, static fn (Terminal $terminal): bool => $terminal->carries !== null));
+    }
+
+    public function amplified(): bool
+    {
+        return $this->maxPowerDbm !== null && $this->maxPowerDbm > 10.0;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Check;
+
+use Rundfunk\Edit\Edited;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** Runs the rules over a plan: all of them, or only those that an edit can have changed. */
+final readonly class Checker
+{
+    /** @var list<Rule> */
+    private array $rules;
+
+    public function __construct(private Knowledge $knowledge)
+    {
+        $this->rules = Rules::all($knowledge->media);
+    }
+
+    public function check(Plan $plan): Findings
+    {
+        $byRule = [];
+        foreach ($this->rules as $rule) {
+            $byRule[$rule->key()] = $this->run($rule, $plan);
+        }
+
+        return new Findings($byRule);
+    }
+
+    /** The findings after an edit, given those before it. The same list as a full check gives. */
+    public function recheck(Edited $edited, Findings $before): Findings
+    {
+        $known = $before->byRule();
+        $kinds = $edited->kinds();
+        $byRule = [];
+        foreach ($this->rules as $rule) {
+            $touched = $edited->touchesParticulars() || array_filter($rule->reads(), static fn (ThingKind $kind): bool => in_array($kind, $kinds, true)) !== [];
+            $byRule[$rule->key()] = $touched || ! isset($known[$rule->key()])
+                ? $this->run($rule, $edited->plan)
+                : $known[$rule->key()];
+        }
+
+        return new Findings($byRule);
+    }
+
+    /** @return list<Finding> */
+    private function run(Rule $rule, Plan $plan): array
+    {
+        $found = [];
+        foreach ($rule->check($plan, $this->knowledge) as $finding) {
+            $found[] = $finding;
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Check;
+
+use Rundfunk\Plan\Plan;
+
+/** What was found in one version of a plan, by rule. */
+final readonly class Findings
+{
+    /** @param array<string, list<Finding>> $byRule in the order of the rules */
+    public function __construct(private array $byRule) {}
+
+    /** @return list<Finding> gravest first, then in the order of the rules */
+    public function all(): array
+    {
+        $all = array_merge(...array_values($this->byRule));
+        usort($all, static fn (Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
+
+        return $all;
+    }
+
+    /** @return array<string, list<Finding>> */
+    public function byRule(): array
+    {
+        return $this->byRule;
+    }
+
+    /** @return list<Finding> those not accepted by the user */
+    public function open(Plan $plan): array
+    {
+        $accepted = [];
+        foreach ($plan->acceptances() as $acceptance) {
+            $accepted[$acceptance->findingId] = true;
+        }
+
+        return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
+    }
+}

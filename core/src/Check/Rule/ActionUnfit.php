@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Check\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Rule;
+use Rundfunk\Check\Severity;
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\ThingKind;
+
+/** An action that its control cannot give: a latching switch cannot toggle. */
+final readonly class ActionUnfit implements Rule
+{
+    public function key(): string
+    {
+        return 'action-unfit';
+    }
+
+    public function reads(): array
+    {
+        return [ThingKind::Node, ThingKind::Control, ThingKind::Output, ThingKind::Route];
+    }
+
+    public function check(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->routes() as $route) {
+            $control = $plan->control($route->controlId);
+            $fitting = $control->kind->actions();
+            $name = RouteNames::of($plan, $route);
+            if (! in_array($route->action, $fitting, true)) {
+                yield new Finding(
+                    $this->key(),
+                    Severity::Fault,
+                    "A {$control->kind->value} cannot {$route->action->value}",
+                    Subject::of($route, $name, 'action'),
+                    ['action' => $route->action->value, 'control' => $control->kind->value],
+                    match ($control->kind) {
+                        ControlKind::Switch => 'A latching switch has a position; an action that ignores it leaves switch and load at odds.',
+                        ControlKind::Button => 'A push button has no position to follow and no value to send.',
+                        ControlKind::Axis => 'A stick gives a value, not a press.',
+                    },
+                    'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
+                    new Fix("Make it {$fitting[0]->value}", Operation::change(ThingKind::Route, $route->id, ['action' => $fitting[0]->value, 'pulseMs' => null])),
+                );
+            } elseif ($route->action === Action::Pulse && $route->pulseMs === null) {
+                yield new Finding(
+                    $this->key(),
+                    Severity::Warning,
+                    'A pulse has no length yet',
+                    Subject::of($route, $name, 'pulseMs'),
+                    [],
+                    'Nothing says how long the output stays on.',
+                    'Give it a length.',
+                    new Fix('Make it one second', Operation::change(ThingKind::Route, $route->id, ['pulseMs' => 1000])),
+                    [$route->id, 'pulse'],
+                );
+            }
+        }
+    }
+}

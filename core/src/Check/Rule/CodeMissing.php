@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Check\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Rule;
+use Rundfunk\Check\Severity;
+use Rundfunk\Check\Subject;
+use Rundfunk\Knowledge;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\ThingKind;
+
+final readonly class CodeMissing implements Rule
+{
+    public function key(): string
+    {
+        return 'code-missing';
+    }
+
+    public function reads(): array
+    {
+        return [ThingKind::Node, ThingKind::Link, ThingKind::Control, ThingKind::Output, ThingKind::Route, ThingKind::Hop];
+    }
+
+    public function check(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->hops() as $hop) {
+            if ($hop->code === null) {
+                $name = RouteNames::of($plan, $plan->route($hop->routeId));
+                yield new Finding(
+                    $this->key(),
+                    Severity::Warning,
+                    "{$name} has no command code yet",
+                    Subject::of($hop, "{$name} over {$plan->link($hop->linkId)->name}", 'code'),
+                    [],
+                    'Both ends must agree on the number that stands for this command.',
+                    'Assign gives it one that is free.',
+                );
+            }
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Console;
+
+use RuntimeException;
+
+final class BadCommand extends RuntimeException
+{
+    public static function noFile(string $path): self
+    {
+        return new self("There is no file \"{$path}\" that can be read.");
+    }
+
+    public static function cannotWrite(string $path): self
+    {
+        return new self("\"{$path}\" cannot be written.");
+    }
+
+    /** @param list<string> $choices */
+    public static function badOption(string $option, string $given, array $choices): self
+    {
+        return new self("--{$option} must be one of ".implode(', ', $choices).", not \"{$given}\".");
+    }
+
+    public static function missingOption(string $option): self
+    {
+        return new self("--{$option} is needed.");
+    }
+
+    public static function notAPair(string $text): self
+    {
+        return new self("\"{$text}\" is not of the form key=value.");
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Console;
+
+use Rundfunk\Calculator\Calculator;
+use Rundfunk\Calculator\Calculators;
+use Rundfunk\Calculator\Quantity;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+final class CalcCommand extends Command
+{
+    public function __construct()
+    {
+        parent::__construct('calc');
+    }
+
+    protected function configure(): void
+    {
+        $this->setDescription('Works out one formula')
+            ->addArgument('name', InputArgument::OPTIONAL, 'Which calculator')
+            ->addArgument('inputs', InputArgument::IS_ARRAY, 'key=value for each input')
+            ->addOption('list', null, InputOption::VALUE_NONE, 'List the calculators')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $calculators = Calculators::standard();
+        $asJson = $input->getOption('json') === true;
+        if ($input->getOption('list') === true) {
+            $output->writeln($asJson ? Options::json(array_map(self::describe(...), $calculators->all())) : self::listed($calculators), OutputInterface::OUTPUT_RAW);
+
+            return 0;
+        }
+        $name = Options::argument($input, 'name');
+        $result = $calculators->calculate($name, self::pairs($input));
+        $output->writeln($asJson ? Options::json($result) : self::printed($calculators->named($name), $result), OutputInterface::OUTPUT_RAW);
+
+        return 0;
+    }
+
+    /** @return array<string, string> */
+    private static function pairs(InputInterface $input): array
+    {
+        $given = $input->getArgument('inputs');
+        $pairs = [];
+        foreach (is_array($given) ? $given : [] as $text) {
+            if (! is_string($text) || preg_match('/^([a-z0-9_]+)=(.*)$/s', $text, $match) !== 1) {
+                throw BadCommand::notAPair(is_string($text) ? $text : '');
+            }
+            $pairs[$match[1]] = $match[2];
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, mixed> */
+    private static function describe(Calculator $calculator): array
+    {
+        return [
+            'name' => $calculator->name(),
+            'topic' => $calculator->topic(),
+            'title' => $calculator->title(),
+            'formula' => $calculator->formula(),
+            'source' => $calculator->source(),
+            'inputs' => $calculator->inputs(),
+            'outputs' => $calculator->outputs(),
+        ];
+    }
+
+    private static function listed(Calculators $calculators): string
+    {
+        return implode("\n", array_map(
+            static fn (Calculator $calculator): string => str_pad($calculator->name(), 24).' '.implode(' ', array_map(static fn (Quantity $input): string => $input->name, $calculator->inputs()))."\n".str_repeat(' ', 25).$calculator->title(),
+            $calculators->all(),
+        ));
+    }
+
+    /** @param array<string, bool|float|int|string|list<string>> $result */
+    private static function printed(Calculator $calculator, array $result): string
+    {
+        $lines = [];
+        foreach ($calculator->outputs() as $quantity) {
+            $value = $result[$quantity->name];
+            $text = match (true) {
+                is_bool($value) => $value ? 'yes' : 'no',
+                is_array($value) => $value === [] ? 'none' : implode('; ', $value),
+                default => (string) $value,
+            };
+            $lines[] = trim("{$quantity->name} = {$text} {$quantity->unit}");
+        }
+
+        return implode("\n", $lines);
+    }
+}

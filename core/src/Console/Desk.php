@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Console;
+
+use Rundfunk\Calculator\BadInput;
+use Rundfunk\Knowledge;
+use Rundfunk\OutOfRange;
+use Rundfunk\Plan\NotInPlan;
+use Rundfunk\Plan\Shape\PlanRefused;
+use Symfony\Component\Console\Application;
+use Symfony\Component\Console\Exception\ExceptionInterface as ConsoleException;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** The command line: the core alone, without a database. */
+final readonly class Desk
+{
+    public static function application(): Application
+    {
+        $application = new Application('rundfunk');
+        $application->setAutoExit(false);
+        $application->setCatchExceptions(false);
+        $knowledge = Knowledge::shipped();
+        $application->add(new CheckCommand($knowledge));
+        $application->add(new AssignCommand($knowledge));
+        $application->add(new ExportCommand($knowledge));
+        $application->add(new CalcCommand);
+
+        return $application;
+    }
+
+    /** @return int 0 fine, 1 findings at or above the level, 2 bad input */
+    public static function run(InputInterface $input, OutputInterface $output, OutputInterface $errors): int
+    {
+        try {
+            return self::application()->run($input, $output);
+        } catch (PlanRefused $refused) {
+            foreach ($refused->problems as $problem) {
+                $errors->writeln("{$problem->place} {$problem->message}", OutputInterface::OUTPUT_RAW);
+            }
+        } catch (BadInput|OutOfRange|NotInPlan|BadCommand|ConsoleException $error) {
+            $errors->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
+        }
+
+        return 2;
+    }
+}

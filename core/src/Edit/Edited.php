@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Edit;
+
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** What an edit made of a plan. */
+final readonly class Edited
+{
+    /**
+     * @param  list<Operation>  $inverse  would undo it
+     * @param  array<string, list<string>>  $touched  ids by kind ("plan" for the plan itself): added, changed or removed
+     */
+    public function __construct(public Plan $plan, public array $inverse, public array $touched) {}
+
+    /** @return list<ThingKind> */
+    public function kinds(): array
+    {
+        $kinds = [];
+        foreach (ThingKind::cases() as $kind) {
+            if (isset($this->touched[$kind->value])) {
+                $kinds[] = $kind;
+            }
+        }
+
+        return $kinds;
+    }
+
+    public function touchesParticulars(): bool
+    {
+        return isset($this->touched['plan']);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk;
+
+/** Numbers as people read them. */
+final readonly class Figures
+{
+    /** Three significant figures, without trailing noughts. */
+    public static function significant(float $value): string
+    {
+        if ($value === 0.0) {
+            return '0';
+        }
+        $decimals = max(0, 2 - (int) floor(log10(abs($value))));
+        $text = number_format(round($value, $decimals), $decimals, '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    /** @return string "548 µs", "1.10 ms", "1.24 s" */
+    public static function duration(int $nanoseconds): string
+    {
+        return match (true) {
+            $nanoseconds < 1_000_000 => self::significant($nanoseconds / 1_000).' µs',
+            $nanoseconds < 1_000_000_000 => self::significant($nanoseconds / 1_000_000).' ms',
+            default => self::significant($nanoseconds / 1_000_000_000).' s',
+        };
+    }
+}

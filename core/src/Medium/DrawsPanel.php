@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
+
+interface DrawsPanel
+{
+    /** @return array<string, mixed> the figures of the medium's instrument panel */
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array;
+}

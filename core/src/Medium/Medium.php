@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium;
+
+use Rundfunk\Plan\Shape\Shape;
+
+/**
+ * Everything the program knows of one kind of link. What else a medium can do it says by also being one of the small
+ * interfaces beside this one: a medium without addresses has no address space.
+ */
+interface Medium
+{
+    /** As plan files name it. */
+    public function key(): string;
+
+    /** As people name it. */
+    public function name(): string;
+
+    public function form(): LineForm;
+
+    /** Settings that every endpoint of a link shares. */
+    public function linkSettings(): Shape;
+
+    /** Settings of one end. */
+    public function endpointSettings(): Shape;
+}

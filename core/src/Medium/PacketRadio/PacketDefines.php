@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio;
+
+use Rundfunk\Build\CNames;
+use Rundfunk\Medium\Define;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Values;
+
+final readonly class PacketDefines
+{
+    /** @return list<Define> */
+    public static function of(Plan $plan, Endpoint $endpoint): array
+    {
+        $link = $plan->link($endpoint->linkId);
+        $settings = PacketSettings::of($link);
+        $end = new Values($endpoint->settings);
+        $defines = [
+            new Define('RATE_KBPS', (string) $settings->rate->value, $settings->rate->words()),
+            new Define('ADDRESS_BYTES', (string) $settings->addressBytes),
+            new Define('PAYLOAD_BYTES', (string) $settings->payloadBytes),
+            new Define('CRC_BYTES', (string) $settings->crcBytes),
+            new Define('ACKNOWLEDGE', $settings->acknowledge ? '1' : '0'),
+            new Define('POWER_DBM', "({$settings->powerDbm})", 'power setting of the transceiver'),
+        ];
+        if ($settings->channel !== null) {
+            array_unshift($defines, new Define('CHANNEL', (string) $settings->channel, PacketSpectrum::frequencyMhz($settings->channel).' MHz'));
+        }
+        if ($endpoint->role->sends()) {
+            $defines[] = new Define('RETRIES', (string) $end->whole('retries'));
+            $delay = $end->wholeOrNull('retryDelayUs');
+            if ($delay !== null) {
+                $defines[] = new Define('RETRY_DELAY_US', (string) $delay);
+            }
+            if ($settings->senderId) {
+                $defines[] = new Define('SENDER', (string) SenderNumber::of($plan, $endpoint), 'how this node signs its messages');
+            }
+        }
+
+        return [...$defines, ...self::own($plan, $endpoint), ...self::others($plan, $endpoint)];
+    }
+
+    /** @return list<Define> */
+    private static function own(Plan $plan, Endpoint $endpoint): array
+    {
+        $defines = [];
+        foreach ($plan->addressesOf($endpoint) as $address) {
+            $parsed = PacketAddress::tryParse($address->value);
+            if ($parsed !== null) {
+                $defines[] = new Define("PIPE{$address->pipe}_ADDRESS", self::bytes($parsed), "{$parsed->spaced()}, least significant byte first");
+            }
+        }
+
+        return $defines;
+    }
+
+    /** @return list<Define> */
+    private static function others(Plan $plan, Endpoint $endpoint): array
+    {
+        $defines = [];
+        foreach ($plan->hopsFrom($endpoint) as $hop) {
+            $parsed = PacketAddress::tryParse(PacketPipes::addressBetween($plan, $endpoint->id, $plan->endpoint($hop->toId))?->value);
+            if ($parsed !== null) {
+                $name = $plan->node($plan->endpoint($hop->toId)->nodeId)->name;
+                $defines[$hop->toId] = new Define('TO_'.CNames::upper($name).'_ADDRESS', self::bytes($parsed), "{$name} listens on {$parsed->spaced()}");
+            }
+        }
+
+        return array_values($defines);
+    }
+
+    private static function bytes(PacketAddress $address): string
+    {
+        $bytes = array_reverse(str_split($address->hex, 2));
+
+        return '{ '.implode(', ', array_map(static fn (string $byte): string => '0x'.$byte, $bytes)).' }';
+    }
+}

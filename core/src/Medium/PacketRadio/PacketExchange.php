@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio;
+
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Timing\Segment;
+use Rundfunk\Timing\SegmentKind;
+
+/** How long one message takes from one end to the other. Source: data sheet of the class, from memory; the upload at 4 MHz bus clock is common practice. */
+final readonly class PacketExchange
+{
+    /** Eight bits at 4 MHz. */
+    private const UPLOAD_NS_PER_BYTE = 2_000;
+
+    public function __construct(private PacketSettings $settings, private int $retryDelayUs, private int $retries) {}
+
+    public static function of(Plan $plan, Hop $hop): self
+    {
+        $settings = PacketSettings::of($plan->link($hop->linkId));
+        $sender = new Values($plan->endpoint($hop->fromId)->settings);
+
+        return new self(
+            $settings,
+            $sender->wholeOrNull('retryDelayUs') ?? RetryDelay::minimumUs($settings->rate, 0),
+            $sender->whole('retries'),
+        );
+    }
+
+    /** @return list<Segment> until the receiver has the message */
+    public function segments(int $turn): array
+    {
+        $segments = [];
+        if ($turn > 0) {
+            $label = $turn === 1 ? 'another node first' : "{$turn} nodes first";
+            $segments[] = new Segment(SegmentKind::Waiting, $label, $turn * $this->bestNs(), $turn * $this->bestNs(), $turn * $this->worstNs());
+        }
+        $startNs = $this->uploadNs() + PacketAir::TURN_NS;
+        $frameNs = $this->frameNs();
+        $segments[] = new Segment(SegmentKind::Waiting, 'upload and turn', $startNs, $startNs, $startNs);
+        $segments[] = new Segment(SegmentKind::Airtime, 'frame', $frameNs, $frameNs, $frameNs);
+        if ($this->settings->acknowledge && $this->retries > 0) {
+            $onceNs = $frameNs + $this->retryDelayUs * 1_000;
+            $segments[] = new Segment(SegmentKind::Retries, 'retries', 0, 0, $this->retries * $onceNs);
+        }
+
+        return $segments;
+    }
+
+    /** The sender's whole time for a message that arrives at once, its acknowledge included. */
+    public function bestNs(): int
+    {
+        $sentNs = $this->uploadNs() + PacketAir::TURN_NS + $this->frameNs();
+
+        return $this->settings->acknowledge ? $sentNs + PacketAir::TURN_NS + $this->settings->air()->acknowledgeNs() : $sentNs;
+    }
+
+    /** The sender's whole time until it gives up: upload + turn + (n+1) frames + n delays + the last wait. */
+    public function worstNs(): int
+    {
+        $retries = $this->settings->acknowledge ? $this->retries : 0;
+        $waits = $this->settings->acknowledge ? $retries + 1 : 0;
+
+        return $this->uploadNs() + PacketAir::TURN_NS + ($retries + 1) * $this->frameNs() + $waits * $this->retryDelayUs * 1_000;
+    }
+
+    private function frameNs(): int
+    {
+        return $this->settings->air()->frameNs($this->settings->payloadBytes);
+    }
+
+    private function uploadNs(): int
+    {
+        return (1 + $this->settings->payloadBytes) * self::UPLOAD_NS_PER_BYTE;
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio;
+
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+/** A packet-radio link's settings, with their types. */
+final readonly class PacketSettings
+{
+    /** Settings that must be the same at both ends. */
+    public const SHARED = ['channel', 'rateKbps', 'addressBytes', 'payloadBytes', 'crcBytes', 'acknowledge'];
+
+    public function __construct(
+        public ?int $channel,
+        public PacketRate $rate,
+        public int $addressBytes,
+        public int $payloadBytes,
+        public int $crcBytes,
+        public bool $acknowledge,
+        public int $powerDbm,
+        public bool $senderId,
+    ) {}
+
+    public static function of(Link $link): self
+    {
+        return self::from($link->settings);
+    }
+
+    /** As one end has them: the link's, but for what is known to be set otherwise there. */
+    public static function at(Link $link, Endpoint $endpoint): self
+    {
+        return self::from([...$link->settings, ...array_filter(
+            array_intersect_key($endpoint->settings, array_flip(self::SHARED)),
+            static fn (mixed $value): bool => $value !== null,
+        )]);
+    }
+
+    public static function linkShape(): Shape
+    {
+        return Shape::of(
+            Field::whole('channel', 0, 125, 'Channel; the frequency is 2400 + channel MHz.')->nullable()->titled('Channel'),
+            Field::oneOf('rateKbps', [250, 1000, 2000], 'Data rate. The lowest reaches farthest.', 250, 'kbit/s')->titled('Rate'),
+            Field::oneOf('addressBytes', [3, 4, 5], 'Length of addresses, bytes.', 5, 'bytes')->titled('Address'),
+            Field::whole('payloadBytes', 1, 32, 'Length of a message.', 8, 'bytes')->titled('Payload'),
+            Field::oneOf('crcBytes', [0, 1, 2], 'Length of the check sum.', 2, 'bytes')->titled('CRC'),
+            Field::flag('acknowledge', 'Whether the receiver acknowledges each message by itself.', true)->titled('Acknowledge'),
+            Field::oneOf('powerDbm', [-18, -12, -6, 0], "The transceiver's power setting, before any amplifier.", 0, 'dBm')->titled('Power'),
+            Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender and sequence in the message'),
+        );
+    }
+
+    public static function endShape(): Shape
+    {
+        $own = [
+            Field::whole('retryDelayUs', 250, 4000, 'Wait before sending again, in steps of 250.', null, 'µs')->nullable()->titled('Retry delay'),
+            Field::whole('retries', 0, 15, 'How often to send again.', 12)->titled('Retries'),
+        ];
+        $found = [];
+        foreach (self::linkShape()->fields as $name => $field) {
+            if (in_array($name, self::SHARED, true)) {
+                $found[] = $field->nullable();
+            }
+        }
+
+        return Shape::of(...$own, ...$found);
+    }
+
+    public function air(): PacketAir
+    {
+        return new PacketAir($this->rate, $this->addressBytes, $this->acknowledge ? max(1, $this->crcBytes) : $this->crcBytes);
+    }
+
+    /** A setting as people read it. */
+    public static function words(string $setting, bool|float|int|string|null $value): string
+    {
+        return match (true) {
+            $value === null => 'none yet',
+            $setting === 'rateKbps' => PacketRate::from((int) $value)->words(),
+            $setting === 'channel' => "channel {$value}",
+            $setting === 'acknowledge' => $value === true ? 'acknowledge on' : 'acknowledge off',
+            $setting === 'addressBytes' => "{$value}-byte addresses",
+            $setting === 'payloadBytes' => "{$value}-byte payload",
+            $setting === 'crcBytes' => "{$value}-byte CRC",
+            default => (string) $value,
+        };
+    }
+
+    /** @param array<string, bool|float|int|string|null> $raw accepted by the link shape */
+    private static function from(array $raw): self
+    {
+        $values = new Values($raw);
+
+        return new self(
+            $values->wholeOrNull('channel'),
+            $values->choice('rateKbps', PacketRate::class),
+            $values->whole('addressBytes'),
+            $values->whole('payloadBytes'),
+            $values->whole('crcBytes'),
+            $values->flag('acknowledge'),
+            $values->whole('powerDbm'),
+            $values->flag('senderId'),
+        );
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio\Step;
+
+use Rundfunk\Assign\Proposal;
+use Rundfunk\Assign\Stage;
+use Rundfunk\Assign\Step;
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\PacketRadio\ChannelPlan;
+use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Medium\PacketRadio\PacketSettings;
+use Rundfunk\Medium\PacketRadio\PacketSpectrum;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** The channel of each packet-radio link. */
+final readonly class LinkChannelStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Link;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        $band = $knowledge->catalogue->regionOf($plan)->band(PacketRadio::KEY);
+        if ($band === null) {
+            return;
+        }
+        $fixed = [];
+        $unsettled = [];
+        foreach (self::pinnedFirst($plan->linksOver(PacketRadio::KEY)) as $link) {
+            $settings = PacketSettings::of($link);
+            $spectrum = new PacketSpectrum($band, $plan->particulars->busyWifi, $settings->rate);
+            $channel = $settings->channel;
+            $spacing = $settings->rate->spacingChannels();
+            $sound = $channel !== null && in_array($channel, $spectrum->clearChannels(), true) && self::apart($channel, $spacing, $fixed);
+            if ($channel !== null && ($sound || $link->pins('channel'))) {
+                $fixed[] = ['channel' => $channel, 'spacing' => $spacing];
+            } else {
+                // Under Wi-Fi it works badly; outside the band it must not work at all.
+                $candidates = $spectrum->clearChannels();
+                $unsettled[] = ['link' => $link, 'candidates' => $candidates === [] ? $spectrum->legalChannels() : $candidates, 'spacing' => $spacing];
+            }
+        }
+        $wanted = array_map(static fn (array $one): array => ['candidates' => $one['candidates'], 'spacing' => $one['spacing']], $unsettled);
+        foreach (ChannelPlan::settle($wanted, $fixed) as $index => $channel) {
+            if ($channel !== null) {
+                yield $this->proposal($plan, $unsettled[$index]['link'], $channel);
+            }
+        }
+    }
+
+    private function proposal(Plan $plan, Link $link, int $channel): Proposal
+    {
+        $before = PacketSettings::of($link)->channel;
+        $busy = $plan->particulars->busyWifi;
+
+        return new Proposal(
+            $this->stage(),
+            Subject::of($link, $link->name, 'channel'),
+            "Channel of {$link->name}",
+            $before === null ? null : (string) $before,
+            (string) $channel,
+            PacketSpectrum::frequencyMhz($channel).' MHz: inside the legal band'
+                .($busy === [] ? '' : ', clear of Wi-Fi '.implode(', ', $busy)).', and apart from the plan\'s other packet links.',
+            [Operation::change(ThingKind::Link, $link->id, ['settings' => ['channel' => $channel]])],
+        );
+    }
+
+    /** @param list<array{channel: int, spacing: int}> $fixed */
+    private static function apart(int $channel, int $spacing, array $fixed): bool
+    {
+        foreach ($fixed as $other) {
+            if (abs($channel - $other['channel']) < max($spacing, $other['spacing'])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  list<Link>  $links
+     * @return list<Link>
+     */
+    private static function pinnedFirst(array $links): array
+    {
+        usort($links, static fn (Link $a, Link $b): int => $b->pins('channel') <=> $a->pins('channel'));
+
+        return $links;
+    }
+}

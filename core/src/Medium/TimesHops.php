@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium;
+
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Timing\Segment;
+
+interface TimesHops
+{
+    /**
+     * @param  int  $turn  how many other receivers the sender serves first for the same press
+     * @return list<Segment> from the sender's decision to the receiver's knowing
+     */
+    public function segments(Plan $plan, Hop $hop, int $turn): array;
+}

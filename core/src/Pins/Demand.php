@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins;
+
+use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\PinUse;
+
+/** One thing that wants one pin: a terminal, or a bus line that several terminals share. */
+final readonly class Demand
+{
+    /**
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null}>  $wants  one, or every terminal on the bus line
+     * @param  string|null  $busLine  such as "spi0.sck"
+     */
+    public function __construct(public string $key, public array $wants, public ?string $busLine = null) {}
+
+    /** @return list<string> names of pins the user fixed for it */
+    public function pinnedTo(): array
+    {
+        $pins = [];
+        foreach ($this->wants as $want) {
+            if ($want['use']?->pinned === true) {
+                $pins[$want['use']->pin] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($pins));
+    }
+
+    /** What it costs to put this demand on a pin; null when it cannot go there. */
+    public function cost(BoardPin $pin, PinFitness $fitness): ?int
+    {
+        $pinned = $this->pinnedTo();
+        if ($pinned !== []) {
+            return $pinned === [$pin->name] ? $pin->index : null;
+        }
+        if ($this->busLine !== null && ! $pin->can($this->busLine)) {
+            return null;
+        }
+        $cost = 0;
+        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use]) {
+            if ($fitness->obstacle($pin, $terminal) !== null) {
+                return null;
+            }
+            $cost += $fitness->cost($pin, $terminal);
+            // A use on the console is a warning already: moving it is not held against the move.
+            if ($use !== null && $use->pin !== $pin->name) {
+                $cost += PinCost::CHANGE;
+            } elseif ($use !== null && $pin->console) {
+                $cost += PinCost::CHANGE;
+            }
+        }
+
+        return $cost;
+    }
+}

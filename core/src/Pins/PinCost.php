@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins;
+
+/** Weights of the pin matcher. Each outweighs any sum of the ones below it on the largest board. */
+final readonly class PinCost
+{
+    /** Wasting one special function of a pin on a plain signal. */
+    public const TALENT = 1_000;
+
+    public const LED = 20_000;
+
+    public const STRAP = 1_000_000;
+
+    public const CONSOLE = 100_000_000;
+
+    /** Rewiring something that could have stayed. */
+    public const CHANGE = 10_000_000_000;
+
+    /** Leaving a terminal without a pin. */
+    public const UNPLACED = 10_000_000_000_000;
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Terminal;
+
+/** Whether a terminal may sit on a pin, and how well. */
+final readonly class PinFitness
+{
+    /** @param list<string> $busesInUse such as "spi0" */
+    public function __construct(private Board $board, private array $busesInUse = []) {}
+
+    /** Why the terminal cannot work on the pin; null when it can. */
+    public function obstacle(BoardPin $pin, Terminal $terminal): ?PinObstacle
+    {
+        return match (true) {
+            ! $pin->serves($terminal->needs) => PinObstacle::Incapable,
+            $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
+            $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
+            default => null,
+        };
+    }
+
+    /** What is lost when the terminal takes the pin; the more, the worse. Pins are told apart by their order. */
+    public function cost(BoardPin $pin, Terminal $terminal): int
+    {
+        $plain = in_array($terminal->needs, ['digital-in', 'digital-out'], true);
+
+        return ($pin->console ? PinCost::CONSOLE : 0)
+            + ($pin->strap !== null ? PinCost::STRAP : 0)
+            + ($pin->led ? PinCost::LED : 0)
+            + ($plain ? PinCost::TALENT * $pin->talents() : 0)
+            + $pin->index;
+    }
+
+    private function mustDrive(BoardPin $pin): bool
+    {
+        return $pin->outputWhile !== null && in_array($pin->outputWhile, $this->busesInUse, true)
+            && $this->board->pin($pin->name) !== null;
+    }
+}

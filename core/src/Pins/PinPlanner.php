@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+
+/**
+ * Finds a pin for every terminal of a node, whenever that is possible: fewest changes first, then the fewest pins
+ * spoiled for better uses, then the lowest. Modules that need a bus may be spread over the board's buses.
+ */
+final readonly class PinPlanner
+{
+    private const MOST_BUS_CHOICES = 64;
+
+    public function __construct(private Catalogue $catalogue) {}
+
+    /** @return PinPlan|null null when the node has no board */
+    public function plan(Plan $plan, Node $node): ?PinPlan
+    {
+        $board = $this->catalogue->boardOf($node);
+
+        return $board === null ? null : $this->on($board, Demands::of($plan, $node, $this->catalogue));
+    }
+
+    public function on(Board $board, Demands $demands): PinPlan
+    {
+        $best = null;
+        foreach ($this->busChoices($board, $demands) as $buses) {
+            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)));
+            if ($best === null || $candidate->cost < $best->cost) {
+                $best = $candidate;
+            }
+        }
+
+        return $best ?? new PinPlan([], [], 0);
+    }
+
+    /**
+     * @param  list<Demand>  $demands
+     * @param  list<string>  $busesInUse
+     */
+    private function match(Board $board, array $demands, array $busesInUse): PinPlan
+    {
+        $pins = array_values($board->pins);
+        $fitness = new PinFitness($board, $busesInUse);
+        $costs = array_map(
+            static fn (Demand $demand): array => array_map(static fn (BoardPin $pin): ?int => $demand->cost($pin, $fitness), $pins),
+            $demands,
+        );
+        $placed = [];
+        $unplaced = [];
+        $total = 0;
+        foreach (CheapestMatching::of($costs, PinCost::UNPLACED) as $index => $column) {
+            if ($column === null) {
+                $unplaced[] = $demands[$index];
+                $total += PinCost::UNPLACED;
+            } else {
+                $placed[] = ['demand' => $demands[$index], 'pin' => $pins[$column]];
+                $total += $costs[$index][$column] ?? 0;
+            }
+        }
+
+        return new PinPlan($placed, $unplaced, $total);
+    }
+
+    /** @return list<array<string, string>> module id → bus, the plainest choice first */
+    private function busChoices(Board $board, Demands $demands): array
+    {
+        $choices = [[]];
+        foreach ($demands->busModules() as $moduleId) {
+            $kind = $demands->busKind($moduleId);
+            $buses = $board->buses($kind);
+            // A board without such a bus still gets a name for it, which no pin serves.
+            $buses = $buses === [] ? [$kind.'0'] : $buses;
+            $more = [];
+            foreach ($choices as $choice) {
+                foreach ($buses as $bus) {
+                    $more[] = [...$choice, $moduleId => $bus];
+                }
+            }
+            $choices = array_slice($more, 0, self::MOST_BUS_CHOICES);
+        }
+
+        return $choices;
+    }
+}

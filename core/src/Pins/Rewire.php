@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins;
+
+use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Terminal;
+use Rundfunk\DerivedId;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\PinUse;
+use Rundfunk\Plan\ThingKind;
+
+/** One terminal that should get a pin, or another pin than it has. */
+final readonly class Rewire
+{
+    public function __construct(
+        public Node $node,
+        public Module $module,
+        public Terminal $terminal,
+        public ?PinUse $before,
+        public BoardPin $after,
+    ) {}
+
+    public function operation(): Operation
+    {
+        return $this->before === null
+            ? Operation::add(new PinUse(DerivedId::of('pin-use', $this->module->id, $this->terminal->name), $this->module->id, $this->terminal->name, $this->after->name))
+            : Operation::change(ThingKind::PinUse, $this->before->id, ['pin' => $this->after->name]);
+    }
+
+    public function words(): string
+    {
+        return "{$this->module->name} {$this->terminal->name} on {$this->after->name}";
+    }
+
+    /** Why this pin. */
+    public function reason(): string
+    {
+        $why = match (true) {
+            $this->terminal->onBus() => "{$this->after->name} is the board's ".strtoupper($this->terminal->needs).' pin.',
+            $this->after->console => "Only console pins are left: {$this->after->name} works, but boot messages reach it.",
+            $this->after->talents() === 0 => "{$this->after->name} is the lowest free pin with no other talent.",
+            default => "{$this->after->name} is the free pin that is least needed elsewhere.",
+        };
+        if ($this->before !== null) {
+            $why .= " It cannot stay on {$this->before->pin}.";
+        }
+
+        return $why;
+    }
+}

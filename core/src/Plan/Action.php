@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Rundfunk\Assign\Step;
+
+enum Action: string
+{
+    /** Changes over at each press; needs to know nothing, so a lost or doubled message leaves it wrong. */
+    case Toggle = 'toggle';
+    case On = 'on';
+    case Off = 'off';
+    /** On for a set time, then off by itself. */
+    case Pulse = 'pulse';
+    /** As the control stands: on while on. */
+    case Follow = 'follow';
+    /** On while held. */
+    case Momentary = 'momentary';
+    /** To a given value. */
+    case Set = 'set';
+    /** One step up or down. */
+    case Step = 'step';
+
+    /** Sending it twice leaves the output as sending it once does. */
+    public function survivesRepetition(): bool
+    {
+        return $this !== self::Toggle && $this !== self::Step;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+/** Something a person works. */
+final readonly class Control implements Thing
+{
+    public function __construct(
+        public string $id,
+        public string $nodeId,
+        public string $name,
+        public ControlKind $kind,
+        public ?string $moduleId = null,
+        public ?string $terminal = null,
+        public bool $pinned = false,
+        public int $debounceMs = 20,
+        public int $order = 0,
+    ) {}
+
+    public static function kind(): ThingKind
+    {
+        return ThingKind::Control;
+    }
+
+    public static function shape(): Shape
+    {
+        return Shape::of(
+            Field::id(),
+            Field::reference('nodeId', ThingKind::Node, 'The node it is on.'),
+            Field::name(),
+            Field::choice('kind', ControlKind::class, 'How it is worked.'),
+            Field::reference('moduleId', ThingKind::Module, 'The pad or stick it is part of.')->nullable(),
+            Field::text('terminal', 24, 'Which key or axis of that module.')->nullable(),
+            Field::flag('pinned', 'Whether the user fixed the key or axis.'),
+            Field::whole('debounceMs', 0, 500, 'How long it must be steady before it counts, milliseconds.', 20),
+            Field::order(),
+        );
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->text('id'),
+            $values->text('nodeId'),
+            $values->text('name'),
+            $values->choice('kind', ControlKind::class),
+            $values->textOrNull('moduleId'),
+            $values->textOrNull('terminal'),
+            $values->flag('pinned'),
+            $values->whole('debounceMs'),
+            $values->whole('order'),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function label(): string
+    {
+        return $this->name;
+    }
+
+    public function values(): array
+    {
+        return [
+            'id' => $this->id,
+            'nodeId' => $this->nodeId,
+            'name' => $this->name,
+            'kind' => $this->kind->value,
+            'moduleId' => $this->moduleId,
+            'terminal' => $this->terminal,
+            'pinned' => $this->pinned,
+            'debounceMs' => $this->debounceMs,
+            'order' => $this->order,
+        ];
+    }
+}

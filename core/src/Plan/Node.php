@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+final readonly class Node implements Thing
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public NodeKind $kind,
+        public ?string $placeId = null,
+        public ?string $board = null,
+        public int $order = 0,
+        public string $note = '',
+    ) {}
+
+    public static function kind(): ThingKind
+    {
+        return ThingKind::Node;
+    }
+
+    public static function shape(): Shape
+    {
+        return Shape::of(
+            Field::id(),
+            Field::name(),
+            Field::choice('kind', NodeKind::class, 'What part it plays.'),
+            Field::reference('placeId', ThingKind::Place, 'Where it stands.')->nullable(),
+            Field::key('board', 'The class of its board, a key of the catalogue.')->nullable(),
+            Field::order(),
+            Field::note(),
+        );
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->text('id'),
+            $values->text('name'),
+            $values->choice('kind', NodeKind::class),
+            $values->textOrNull('placeId'),
+            $values->textOrNull('board'),
+            $values->whole('order'),
+            $values->text('note'),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function label(): string
+    {
+        return $this->name;
+    }
+
+    public function values(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'kind' => $this->kind->value,
+            'placeId' => $this->placeId,
+            'board' => $this->board,
+            'order' => $this->order,
+            'note' => $this->note,
+        ];
+    }
+}

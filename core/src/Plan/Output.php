@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+/** Something that is switched. */
+final readonly class Output implements Thing
+{
+    /** @param list<string> $deliberate sharings that are meant, see {@see Deliberate} */
+    public function __construct(
+        public string $id,
+        public string $nodeId,
+        public string $name,
+        public OutputKind $kind,
+        public ?string $moduleId = null,
+        public ?string $channel = null,
+        public bool $pinned = false,
+        public string $load = '',
+        public array $deliberate = [],
+        public int $order = 0,
+    ) {}
+
+    public static function kind(): ThingKind
+    {
+        return ThingKind::Output;
+    }
+
+    public static function shape(): Shape
+    {
+        return Shape::of(
+            Field::id(),
+            Field::reference('nodeId', ThingKind::Node, 'The node it is on.'),
+            Field::name(),
+            Field::choice('kind', OutputKind::class, 'What switches it.'),
+            Field::reference('moduleId', ThingKind::Module, 'The relay bank or lamp module that carries it.')->nullable(),
+            Field::text('channel', 24, 'Which channel of that module.')->nullable(),
+            Field::flag('pinned', 'Whether the user fixed the channel.'),
+            Field::longText('load', 200, 'What hangs on it, in the user\'s words.'),
+            Field::texts('deliberate', 'Sharings that are meant.'),
+            Field::order(),
+        );
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->text('id'),
+            $values->text('nodeId'),
+            $values->text('name'),
+            $values->choice('kind', OutputKind::class),
+            $values->textOrNull('moduleId'),
+            $values->textOrNull('channel'),
+            $values->flag('pinned'),
+            $values->text('load'),
+            $values->texts('deliberate'),
+            $values->whole('order'),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function label(): string
+    {
+        return $this->name;
+    }
+
+    public function means(Deliberate $sharing): bool
+    {
+        return in_array($sharing->value, $this->deliberate, true);
+    }
+
+    public function values(): array
+    {
+        return [
+            'id' => $this->id,
+            'nodeId' => $this->nodeId,
+            'name' => $this->name,
+            'kind' => $this->kind->value,
+            'moduleId' => $this->moduleId,
+            'channel' => $this->channel,
+            'pinned' => $this->pinned,
+            'load' => $this->load,
+            'deliberate' => $this->deliberate,
+            'order' => $this->order,
+        ];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+/** One terminal of a module, wired to one pin of its node's board. */
+final readonly class PinUse implements Thing
+{
+    public function __construct(
+        public string $id,
+        public string $moduleId,
+        public string $terminal,
+        public string $pin,
+        public bool $pinned = false,
+    ) {}
+
+    public static function kind(): ThingKind
+    {
+        return ThingKind::PinUse;
+    }
+
+    public static function shape(): Shape
+    {
+        return Shape::of(
+            Field::id(),
+            Field::reference('moduleId', ThingKind::Module, 'The module that is wired.'),
+            Field::text('terminal', 24, 'The terminal, as the module is marked.'),
+            Field::text('pin', 24, 'The board pin, as the board is marked.'),
+            Field::flag('pinned', 'Whether the user fixed it, so that Assign leaves it alone.'),
+        );
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->text('id'),
+            $values->text('moduleId'),
+            $values->text('terminal'),
+            $values->text('pin'),
+            $values->flag('pinned'),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function label(): string
+    {
+        return $this->terminal.' on '.$this->pin;
+    }
+
+    public function values(): array
+    {
+        return [
+            'id' => $this->id,
+            'moduleId' => $this->moduleId,
+            'terminal' => $this->terminal,
+            'pin' => $this->pin,
+            'pinned' => $this->pinned,
+        ];
+    }
+}

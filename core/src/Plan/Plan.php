@@ -1,0 +1,317 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+/**
+ * The whole of a plan. It never changes: an edit makes another. Every check, proposal and export is a function of it.
+ */
+final class Plan
+{
+    /** The version of the file format that this program writes, and the newest it reads. */
+    public const FORMAT = 1;
+
+    /** @var array<string, array<string, list<Thing>>> things by "kind field", then by what the field holds */
+    private array $groups = [];
+
+    /** @param array<string, array<string, Thing>> $things by kind, then by id, in the plan's own order */
+    public function __construct(public readonly Particulars $particulars, private readonly array $things) {}
+
+    public static function empty(Particulars $particulars): self
+    {
+        return new self($particulars, []);
+    }
+
+    public function find(ThingKind $kind, string $id): ?Thing
+    {
+        return $this->things[$kind->value][$id] ?? null;
+    }
+
+    /** @return array<string, Thing> */
+    public function all(ThingKind $kind): array
+    {
+        return $this->things[$kind->value] ?? [];
+    }
+
+    public function count(): int
+    {
+        return array_sum(array_map(count(...), $this->things));
+    }
+
+    public function draft(): PlanDraft
+    {
+        return new PlanDraft($this->particulars, $this->things);
+    }
+
+    /** @return list<Place> */
+    public function places(): array
+    {
+        return $this->ordered(Place::class);
+    }
+
+    /** @return list<Node> */
+    public function nodes(): array
+    {
+        return $this->ordered(Node::class);
+    }
+
+    /** @return list<Module> */
+    public function modules(): array
+    {
+        return $this->ordered(Module::class);
+    }
+
+    /** @return list<PinUse> */
+    public function pinUses(): array
+    {
+        return $this->ordered(PinUse::class);
+    }
+
+    /** @return list<Link> */
+    public function links(): array
+    {
+        return $this->ordered(Link::class);
+    }
+
+    /** @return list<Link> */
+    public function linksOver(string $medium): array
+    {
+        return array_values(array_filter($this->links(), static fn (Link $link): bool => $link->medium === $medium));
+    }
+
+    /** @return list<Endpoint> */
+    public function endpoints(): array
+    {
+        return $this->ordered(Endpoint::class);
+    }
+
+    /** @return list<Address> */
+    public function addresses(): array
+    {
+        return $this->ordered(Address::class);
+    }
+
+    /** @return list<Control> */
+    public function controls(): array
+    {
+        return $this->ordered(Control::class);
+    }
+
+    /** @return list<Output> */
+    public function outputs(): array
+    {
+        return $this->ordered(Output::class);
+    }
+
+    /** @return list<Route> */
+    public function routes(): array
+    {
+        return $this->ordered(Route::class);
+    }
+
+    /** @return list<Hop> */
+    public function hops(): array
+    {
+        return $this->ordered(Hop::class);
+    }
+
+    /** @return list<Acceptance> */
+    public function acceptances(): array
+    {
+        return $this->ordered(Acceptance::class);
+    }
+
+    public function node(string $id): Node
+    {
+        return $this->get(Node::class, $id);
+    }
+
+    public function module(string $id): Module
+    {
+        return $this->get(Module::class, $id);
+    }
+
+    public function link(string $id): Link
+    {
+        return $this->get(Link::class, $id);
+    }
+
+    public function endpoint(string $id): Endpoint
+    {
+        return $this->get(Endpoint::class, $id);
+    }
+
+    public function control(string $id): Control
+    {
+        return $this->get(Control::class, $id);
+    }
+
+    public function output(string $id): Output
+    {
+        return $this->get(Output::class, $id);
+    }
+
+    public function route(string $id): Route
+    {
+        return $this->get(Route::class, $id);
+    }
+
+    public function placeOf(Node $node): ?Place
+    {
+        return $node->placeId === null ? null : $this->get(Place::class, $node->placeId);
+    }
+
+    /** @return list<Module> */
+    public function modulesOf(Node $node): array
+    {
+        return $this->grouped(Module::class, 'nodeId', $node->id);
+    }
+
+    /** @return list<PinUse> */
+    public function pinUsesOf(Module $module): array
+    {
+        return $this->grouped(PinUse::class, 'moduleId', $module->id);
+    }
+
+    /** @return list<Endpoint> */
+    public function endpointsOn(Link $link): array
+    {
+        return $this->grouped(Endpoint::class, 'linkId', $link->id);
+    }
+
+    /** @return list<Endpoint> */
+    public function endpointsOf(Node $node): array
+    {
+        return $this->grouped(Endpoint::class, 'nodeId', $node->id);
+    }
+
+    /** @return list<Address> */
+    public function addressesOf(Endpoint $endpoint): array
+    {
+        return $this->grouped(Address::class, 'endpointId', $endpoint->id);
+    }
+
+    /** @return list<Control> */
+    public function controlsOf(Node $node): array
+    {
+        return $this->grouped(Control::class, 'nodeId', $node->id);
+    }
+
+    /** @return list<Output> */
+    public function outputsOf(Node $node): array
+    {
+        return $this->grouped(Output::class, 'nodeId', $node->id);
+    }
+
+    /** @return list<Route> */
+    public function routesFrom(Control $control): array
+    {
+        return $this->grouped(Route::class, 'controlId', $control->id);
+    }
+
+    /** @return list<Route> */
+    public function routesTo(Output $output): array
+    {
+        return $this->grouped(Route::class, 'outputId', $output->id);
+    }
+
+    /** @return list<Hop> in the order they are travelled */
+    public function hopsOf(Route $route): array
+    {
+        return $this->grouped(Hop::class, 'routeId', $route->id);
+    }
+
+    /** @return list<Hop> */
+    public function hopsOver(Link $link): array
+    {
+        return $this->grouped(Hop::class, 'linkId', $link->id);
+    }
+
+    /** @return list<Hop> */
+    public function hopsTo(Endpoint $endpoint): array
+    {
+        return $this->grouped(Hop::class, 'toId', $endpoint->id);
+    }
+
+    /** @return list<Hop> */
+    public function hopsFrom(Endpoint $endpoint): array
+    {
+        return $this->grouped(Hop::class, 'fromId', $endpoint->id);
+    }
+
+    /**
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @return T
+     */
+    private function get(string $class, string $id): Thing
+    {
+        $thing = $this->things[$class::kind()->value][$id] ?? null;
+
+        return $thing instanceof $class ? $thing : throw NotInPlan::thing($class::kind(), $id);
+    }
+
+    /**
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @return list<T>
+     */
+    private function ordered(string $class): array
+    {
+        return $this->grouped($class, '', '');
+    }
+
+    /**
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @return list<T>
+     */
+    private function grouped(string $class, string $field, string $value): array
+    {
+        $key = $class.' '.$field;
+        $this->groups[$key] ??= $this->group($class, $field);
+        /** @var list<T> $group */
+        $group = $this->groups[$key][$value] ?? [];
+
+        return $group;
+    }
+
+    /**
+     * @param  class-string<Thing>  $class
+     * @return array<string, list<Thing>>
+     */
+    private function group(string $class, string $field): array
+    {
+        $things = array_values($this->things[$class::kind()->value] ?? []);
+        usort($things, static fn (Thing $a, Thing $b): int => self::place($a) <=> self::place($b));
+        if ($field === '') {
+            return ['' => $things];
+        }
+        $groups = [];
+        foreach ($things as $thing) {
+            $value = $thing->values()[$field] ?? null;
+            if (is_string($value)) {
+                $groups[$value][] = $thing;
+            }
+        }
+
+        return $groups;
+    }
+
+    /** @return array{int, string} what things are ordered by: their own order, then their id, so that no list depends on how it was stored */
+    private static function place(Thing $thing): array
+    {
+        $order = match (true) {
+            $thing instanceof Address => $thing->pipe,
+            $thing instanceof PinUse, $thing instanceof Acceptance => 0,
+            property_exists($thing, 'order') => $thing->order,
+            default => 0,
+        };
+
+        return [is_int($order) ? $order : 0, $thing->id()];
+    }
+}

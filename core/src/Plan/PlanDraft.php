@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+/** A plan being put together or edited: the one mutable form, never handed on. */
+final class PlanDraft
+{
+    /** @param array<string, array<string, Thing>> $things */
+    public function __construct(public Particulars $particulars, private array $things = []) {}
+
+    public function find(ThingKind $kind, string $id): ?Thing
+    {
+        return $this->things[$kind->value][$id] ?? null;
+    }
+
+    public function count(ThingKind $kind): int
+    {
+        return count($this->things[$kind->value] ?? []);
+    }
+
+    /** @return array<string, Thing> */
+    public function all(ThingKind $kind): array
+    {
+        return $this->things[$kind->value] ?? [];
+    }
+
+    public function put(Thing $thing): void
+    {
+        $this->things[$thing::kind()->value][$thing->id()] = $thing;
+    }
+
+    public function drop(Thing $thing): void
+    {
+        unset($this->things[$thing::kind()->value][$thing->id()]);
+    }
+
+    public function plan(): Plan
+    {
+        return new Plan($this->particulars, $this->things);
+    }
+}

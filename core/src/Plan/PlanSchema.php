@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+use Illuminate\Support\Facades\Schema;
+use Rundfunk\Medium\Media;
+
+/** The JSON Schema of plan files, drawn up from the shapes that the reader itself obeys. */
+final readonly class PlanSchema
+{
+    public function __construct(private Media $media) {}
+
+    /** @return array<string, mixed> JSON Schema, draft 2020-12 */
+    public function document(): array
+    {
+        $definitions = [];
+        $lists = [];
+        foreach (ThingKind::cases() as $kind) {
+            $schema = $kind->thing()::shape()->schema();
+            if ($kind === ThingKind::Link) {
+                $schema['allOf'] = $this->settingsByMedium();
+            }
+            $definitions[$kind->value] = $schema;
+            $lists[$kind->plural()] = [
+                'type' => 'array',
+                'items' => ['$ref' => '#/$defs/'.$kind->value],
+                'maxItems' => $kind->limit(),
+                'default' => [],
+            ];
+        }
+
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            '$id' => 'urn:rundfunk:plan:'.Plan::FORMAT,
+            'title' => 'A Rundfunk plan',
+            'type' => 'object',
+            'properties' => [
+                'format' => ['const' => Plan::FORMAT],
+                'plan' => Particulars::shape()->schema(),
+                ...$lists,
+            ],
+            'required' => ['format', 'plan'],
+            'additionalProperties' => false,
+            '$defs' => $definitions,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function settingsByMedium(): array
+    {
+        $branches = [];
+        foreach ($this->media->all() as $medium) {
+            $branches[] = [
+                'if' => ['properties' => ['medium' => ['const' => $medium->key()]]],
+                'then' => ['properties' => ['settings' => $medium->linkSettings()->schema()]],
+            ];
+        }
+
+        return $branches;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan\Shape;
+
+/** Gathers what is wrong with an input, so that the user hears all of it at once. Stops listening after a hundred. */
+final class Problems
+{
+    private const MOST = 100;
+
+    /** @var list<Problem> */
+    private array $found = [];
+
+    /** A name as one segment of a JSON pointer (RFC 6901), shortened: it may be hostile. */
+    public static function segment(string $name): string
+    {
+        return str_replace(['~', '/'], ['~0', '~1'], mb_substr(mb_scrub($name), 0, 60));
+    }
+
+    public function add(string $place, string $message): void
+    {
+        if (count($this->found) < self::MOST) {
+            $this->found[] = new Problem($place === '' ? '/' : $place, $message);
+        }
+    }
+
+    public function any(): bool
+    {
+        return $this->found !== [];
+    }
+
+    public function count(): int
+    {
+        return count($this->found);
+    }
+
+    /** @return list<Problem> */
+    public function all(): array
+    {
+        return $this->found;
+    }
+
+    /** @throws PlanRefused when anything was found */
+    public function settle(): void
+    {
+        if ($this->found !== []) {
+            throw PlanRefused::because($this->found);
+        }
+    }
+}

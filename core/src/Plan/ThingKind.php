@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+/** Every kind of thing a plan holds, in an order in which a thing refers only to kinds before its own. */
+enum ThingKind: string
+{
+    case Place = 'place';
+    case Node = 'node';
+    case Module = 'module';
+    case PinUse = 'pinUse';
+    case Link = 'link';
+    case Endpoint = 'endpoint';
+    case Address = 'address';
+    case Control = 'control';
+    case Output = 'output';
+    case Route = 'route';
+    case Hop = 'hop';
+    case Acceptance = 'acceptance';
+
+    /** The name of the list that holds things of this kind in a plan file. */
+    public function plural(): string
+    {
+        return match ($this) {
+            self::Address => 'addresses',
+            default => $this->value.'s',
+        };
+    }
+
+    /** @return class-string<Thing> */
+    public function thing(): string
+    {
+        return match ($this) {
+            self::Place => Place::class,
+            self::Node => Node::class,
+            self::Module => Module::class,
+            self::PinUse => PinUse::class,
+            self::Link => Link::class,
+            self::Endpoint => Endpoint::class,
+            self::Address => Address::class,
+            self::Control => Control::class,
+            self::Output => Output::class,
+            self::Route => Route::class,
+            self::Hop => Hop::class,
+            self::Acceptance => Acceptance::class,
+        };
+    }
+
+    /** The most things of this kind one plan may hold: far above any household, far below what hurts a server. */
+    public function limit(): int
+    {
+        return match ($this) {
+            self::Place, self::Link => 500,
+            self::Node => 2_000,
+            self::Module, self::Endpoint => 10_000,
+            default => 40_000,
+        };
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Timing;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\TimesHops;
+use Rundfunk\Path\Paths;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+
+/** Adds up how long a route takes. The figures for programs' loops are common practice: a loop of up to 10 ms. */
+final class ReactionTimer
+{
+    private const LOOP_NS = 10_000_000;
+
+    private const LOOP_TYPICAL_NS = 2_000_000;
+
+    private readonly Paths $paths;
+
+    public function __construct(private readonly Plan $plan, private readonly Knowledge $knowledge)
+    {
+        $this->paths = new Paths($plan);
+    }
+
+    /** @return ReactionTime|null null when the route has no way to its output */
+    public function of(Route $route): ?ReactionTime
+    {
+        $hops = $this->paths->hops($route);
+        if ($hops === null) {
+            return null;
+        }
+        $segments = [$this->sampling($route)];
+        foreach ($hops as $index => $hop) {
+            $medium = $this->knowledge->media->named($this->plan->link($hop->linkId)->medium);
+            $turn = $index === 0 ? $this->turn($route, $hop) : 0;
+            $segments = [...$segments, ...($medium instanceof TimesHops ? $medium->segments($this->plan, $hop, $turn) : [])];
+            $name = $this->plan->node($this->plan->endpoint($hop->toId)->nodeId)->name;
+            $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
+        }
+
+        return new ReactionTime([...$segments, ...$this->switching($route)]);
+    }
+
+    /** How many other receivers the control's node serves before this one, for the same press. */
+    public function turn(Route $route, Hop $first): int
+    {
+        $served = [];
+        foreach ($this->plan->routesFrom($this->plan->control($route->controlId)) as $earlier) {
+            if ($earlier->id === $route->id) {
+                break;
+            }
+            $hop = ($this->paths->hops($earlier) ?? [])[0] ?? null;
+            if ($hop !== null && $hop->linkId === $first->linkId && $hop->toId !== $first->toId) {
+                $served[$hop->toId] = true;
+            }
+        }
+
+        return count($served);
+    }
+
+    private function sampling(Route $route): Segment
+    {
+        $debounceNs = $this->plan->control($route->controlId)->debounceMs * 1_000_000;
+
+        return new Segment(SegmentKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS);
+    }
+
+    /** @return list<Segment> */
+    private function switching(Route $route): array
+    {
+        $output = $this->plan->output($route->outputId);
+        if ($output->moduleId === null) {
+            return [];
+        }
+        $class = $this->knowledge->catalogue->classOf($this->plan->module($output->moduleId));
+        $typical = (int) ($class->switchTypicalMs * 1_000_000);
+
+        return [new Segment(SegmentKind::Switching, $output->kind->value, intdiv($typical, 2), $typical, (int) ($class->switchWorstMs * 1_000_000))];
+    }
+}
