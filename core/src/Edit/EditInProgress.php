@@ -94,7 +94,7 @@ final class EditInProgress
     private function fieldsReferringTo(ThingKind $target, ThingKind $kind): array
     {
         $fields = [];
-        foreach ($kind->thing()::shape()->fields as $name => $field) {
+        foreach ($kind->shape()->fields as $name => $field) {
             if ($field->refers === $target) {
                 $fields[$name] = $field->nullable;
             }

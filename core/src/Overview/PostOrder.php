@@ -63,7 +63,7 @@ final readonly class PostOrder
             for ($at = 0; $at + 1 < count($groups[$group]); $at++) {
                 $trial = $groups;
                 $trial[$group] = self::swapped($groups[$group], $at, $at + 1);
-                $best = self::keepIfBetter($groups, array_values($trial), $rows, $best);
+                $best = self::keepIfBetter($groups, $trial, $rows, $best);
             }
         }
         for ($one = 0; $one < count($groups); $one++) {

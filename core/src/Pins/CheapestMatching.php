@@ -20,6 +20,7 @@ final readonly class CheapestMatching
         $rows = count($costs);
         $real = $rows === 0 ? 0 : count($costs[0]);
         $columns = $real + $rows;
+        $costs = self::withNowhere($costs, $real, $unplaced);
         $rowPotential = array_fill(0, $rows + 1, 0);
         $columnPotential = array_fill(0, $columns + 1, 0);
         $rowOf = array_fill(0, $columns + 1, 0);
@@ -31,16 +32,16 @@ final readonly class CheapestMatching
             $visited = array_fill(0, $columns + 1, false);
             do {
                 $visited[$at] = true;
-                $current = $rowOf[$at];
+                $line = $costs[$rowOf[$at] - 1];
+                $potential = $rowPotential[$rowOf[$at]];
                 $least = PHP_INT_MAX;
                 $next = 0;
                 for ($column = 1; $column <= $columns; $column++) {
                     if ($visited[$column]) {
                         continue;
                     }
-                    $cost = self::cost($costs, $current - 1, $column - 1, $real, $unplaced);
-                    if ($cost !== null) {
-                        $reduced = $cost - $rowPotential[$current] - $columnPotential[$column];
+                    if (isset($line[$column - 1])) {
+                        $reduced = $line[$column - 1] - $potential - $columnPotential[$column];
                         if ($reduced < $slack[$column]) {
                             $slack[$column] = $reduced;
                             $previous[$column] = $at;
@@ -77,14 +78,20 @@ final readonly class CheapestMatching
         return array_values($columnOf);
     }
 
-    /** @param list<list<int|null>> $costs */
-    private static function cost(array $costs, int $row, int $column, int $real, int $unplaced): ?int
+    /**
+     * Gives each row one more column, of its own, that stands for "nowhere".
+     *
+     * @param  list<list<int|null>>  $costs
+     * @return list<array<int, int|null>>
+     */
+    private static function withNowhere(array $costs, int $real, int $unplaced): array
     {
-        if ($column >= $real) {
-            // Each row has one column of its own that stands for "nowhere".
-            return $column - $real === $row ? $unplaced : null;
+        $extended = [];
+        foreach ($costs as $row => $line) {
+            $line[$real + $row] = $unplaced;
+            $extended[] = $line;
         }
 
-        return $costs[$row][$column] ?? null;
+        return $extended;
     }
 }

@@ -47,12 +47,12 @@ final readonly class Demand
                 return null;
             }
             $cost += $fitness->cost($pin, $terminal);
-            // A use on the console is a warning already: moving it is not held against the move.
-            if ($use !== null && $use->pin !== $pin->name) {
-                $cost += PinCost::CHANGE;
-            } elseif ($use !== null && $pin->console) {
-                $cost += PinCost::CHANGE;
-            }
+            $cost += match (true) {
+                $use === null => PinCost::NEWCOMER,
+                // A use on the console is a warning already: moving it is not held against the move.
+                $use->pin === $pin->name, $fitness->onConsole($use) => 0,
+                default => PinCost::CHANGE,
+            };
         }
 
         return $cost;

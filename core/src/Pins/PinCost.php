@@ -7,6 +7,9 @@ namespace Rundfunk\Pins;
 /** Weights of the pin matcher. Each outweighs any sum of the ones below it on the largest board. */
 final readonly class PinCost
 {
+    /** Wiring something that had no pin: when one must go without, it is the one that never had any. */
+    public const NEWCOMER = 100;
+
     /** Wasting one special function of a pin on a plain signal. */
     public const TALENT = 1_000;
 

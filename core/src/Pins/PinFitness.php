@@ -7,6 +7,7 @@ namespace Rundfunk\Pins;
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Plan\PinUse;
 
 /** Whether a terminal may sit on a pin, and how well. */
 final readonly class PinFitness
@@ -37,9 +38,13 @@ final readonly class PinFitness
             + $pin->index;
     }
 
+    public function onConsole(PinUse $use): bool
+    {
+        return $this->board->pin($use->pin)?->console === true;
+    }
+
     private function mustDrive(BoardPin $pin): bool
     {
-        return $pin->outputWhile !== null && in_array($pin->outputWhile, $this->busesInUse, true)
-            && $this->board->pin($pin->name) !== null;
+        return $pin->outputWhile !== null && in_array($pin->outputWhile, $this->busesInUse, true);
     }
 }

@@ -9,6 +9,7 @@ use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use WeakMap;
 
 /**
  * Finds a pin for every terminal of a node, whenever that is possible: fewest changes first, then the fewest pins
@@ -24,8 +25,18 @@ final readonly class PinPlanner
     public function plan(Plan $plan, Node $node): ?PinPlan
     {
         $board = $this->catalogue->boardOf($node);
+        if ($board === null) {
+            return null;
+        }
+        // Several rules and the assigner ask the same of one plan, which never changes.
+        /** @var WeakMap<Plan, array<string, PinPlan>>|null $known */
+        static $known = null;
+        $known ??= new WeakMap;
+        $ofPlan = $known[$plan] ?? [];
+        $ofPlan[$node->id] ??= $this->on($board, Demands::of($plan, $node, $this->catalogue));
+        $known[$plan] = $ofPlan;
 
-        return $board === null ? null : $this->on($board, Demands::of($plan, $node, $this->catalogue));
+        return $ofPlan[$node->id];
     }
 
     public function on(Board $board, Demands $demands): PinPlan

@@ -18,7 +18,7 @@ final readonly class PlanSchema
         $definitions = [];
         $lists = [];
         foreach (ThingKind::cases() as $kind) {
-            $schema = $kind->thing()::shape()->schema();
+            $schema = $kind->shape()->schema();
             if ($kind === ThingKind::Link) {
                 $schema['allOf'] = $this->settingsByMedium();
             }

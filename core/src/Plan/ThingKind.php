@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
+use Rundfunk\Plan\Shape\Shape;
+
 /** Every kind of thing a plan holds, in an order in which a thing refers only to kinds before its own. */
 enum ThingKind: string
 {
@@ -46,6 +48,15 @@ enum ThingKind: string
             self::Hop => Hop::class,
             self::Acceptance => Acceptance::class,
         };
+    }
+
+    /** The shape of such a thing, made once. */
+    public function shape(): Shape
+    {
+        /** @var array<string, Shape> $shapes */
+        static $shapes = [];
+
+        return $shapes[$this->value] ??= $this->thing()::shape();
     }
 
     /** The most things of this kind one plan may hold: far above any household, far below what hurts a server. */

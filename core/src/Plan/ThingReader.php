@@ -21,7 +21,7 @@ final readonly class ThingReader
     {
         $before = $problems->count();
         $class = $kind->thing();
-        $values = $class::shape()->accept($raw, $place, $problems);
+        $values = $kind->shape()->accept($raw, $place, $problems);
         if ($problems->count() > $before) {
             return null;
         }
@@ -54,7 +54,7 @@ final readonly class ThingReader
     private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems): void
     {
         $values = $thing->values();
-        foreach ($thing::shape()->fields as $name => $field) {
+        foreach ($thing::kind()->shape()->fields as $name => $field) {
             $id = $values[$name] ?? null;
             if ($field->refers !== null && is_string($id) && $draft->find($field->refers, $id) === null) {
                 $problems->add($place.'/'.$name, "names no {$field->refers->value} of this plan: \"{$id}\"");

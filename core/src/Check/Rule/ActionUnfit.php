@@ -44,7 +44,11 @@ final readonly class ActionUnfit implements Rule
                 yield new Finding(
                     $this->key(),
                     Severity::Fault,
-                    "A {$control->kind->value} cannot {$route->action->value}",
+                    match ($control->kind) {
+                        ControlKind::Switch => "A switch cannot do \"{$route->action->value}\"",
+                        ControlKind::Button => "A button cannot do \"{$route->action->value}\"",
+                        ControlKind::Axis => "A stick cannot do \"{$route->action->value}\"",
+                    },
                     Subject::of($route, $name, 'action'),
                     ['action' => $route->action->value, 'control' => $control->kind->value],
                     match ($control->kind) {

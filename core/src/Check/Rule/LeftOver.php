@@ -21,12 +21,11 @@ final readonly class LeftOver
     {
         foreach ($plan->nodes() as $node) {
             $board = $catalogue->boardOf($node);
-            $demands = Demands::of($plan, $node, $catalogue);
-            if ($board === null || $demands->met()) {
+            if ($board === null || Demands::of($plan, $node, $catalogue)->met()) {
                 continue;
             }
-            $planned = (new PinPlanner($catalogue))->on($board, $demands);
-            foreach ($planned->unplaced as $demand) {
+            $planned = (new PinPlanner($catalogue))->plan($plan, $node);
+            foreach ($planned->unplaced ?? [] as $demand) {
                 yield ['node' => $node, 'board' => $board, 'demand' => $demand, 'all' => $planned];
             }
         }

@@ -68,13 +68,13 @@ final readonly class ChannelPlan
 
     /**
      * @param  list<int|null>  $channels
-     * @return array{int, int, list<int|null>} the smaller the better: links left out, highest channel, then the channels themselves
+     * @return array{int, int, list<int>} the smaller the better: links left out, highest channel, then the channels themselves
      */
     private static function worth(array $channels): array
     {
         $used = array_filter($channels, static fn (?int $channel): bool => $channel !== null);
 
-        return [count($channels) - count($used), $used === [] ? 0 : max($used), $channels];
+        return [count($channels) - count($used), $used === [] ? 0 : max($used), array_map(static fn (?int $channel): int => $channel ?? PHP_INT_MAX, $channels)];
     }
 
     /** @return iterable<list<int>> */

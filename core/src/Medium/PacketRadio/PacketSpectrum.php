@@ -15,6 +15,9 @@ final readonly class PacketSpectrum
     /** A Wi-Fi channel of the older, 22 MHz kind reaches this far either side of its centre, MHz. Source: IEEE 802.11, from memory. */
     private const WIFI_HALF_MHZ = 11;
 
+    /** Channels beside a Wi-Fi's stretch that its skirts still reach. */
+    private const SHOULDER = 3;
+
     /** @param list<int> $busyWifi */
     public function __construct(private Band $band, private array $busyWifi, public PacketRate $rate) {}
 
@@ -68,6 +71,21 @@ final readonly class PacketSpectrum
         }
 
         return null;
+    }
+
+    /** @return list<int> clear, and not in the shoulder of a busy Wi-Fi either: where to go when there is room. Common practice. */
+    public function roomyChannels(): array
+    {
+        return array_values(array_filter($this->clearChannels(), function (int $channel): bool {
+            foreach ($this->busyWifi as $wifi) {
+                [$from, $to] = self::wifiStretch($wifi);
+                if ($channel > $from - self::SHOULDER && $channel < $to + self::SHOULDER) {
+                    return false;
+                }
+            }
+
+            return true;
+        }));
     }
 
     /** @return list<int> legal and clear of busy Wi-Fi */

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan\Shape;
 
-/** Gathers what is wrong with an input, so that the user hears all of it at once. Stops listening after a hundred. */
+/** Gathers what is wrong with an input, so that the user hears all of it at once. Lists the first hundred and counts the rest. */
 final class Problems
 {
     private const MOST = 100;
 
     /** @var list<Problem> */
     private array $found = [];
+
+    private int $count = 0;
 
     /** A name as one segment of a JSON pointer (RFC 6901), shortened: it may be hostile. */
     public static function segment(string $name): string
@@ -20,6 +22,7 @@ final class Problems
 
     public function add(string $place, string $message): void
     {
+        $this->count++;
         if (count($this->found) < self::MOST) {
             $this->found[] = new Problem($place === '' ? '/' : $place, $message);
         }
@@ -30,9 +33,10 @@ final class Problems
         return $this->found !== [];
     }
 
+    /** How many there were, listed or not. */
     public function count(): int
     {
-        return count($this->found);
+        return $this->count;
     }
 
     /** @return list<Problem> */

@@ -37,7 +37,7 @@ final readonly class ChannelOutsideBand extends PacketRule
             $lowest = $legal[0] ?? 0;
             $highest = $legal[count($legal) - 1] ?? 0;
             $freq = PacketSpectrum::frequencyMhz($settings->channel);
-            $free = $spectrum->clearChannels()[0] ?? null;
+            $free = $spectrum->roomyChannels()[0] ?? $spectrum->clearChannels()[0] ?? null;
             yield new Finding(
                 $this->key(),
                 Severity::Fault,

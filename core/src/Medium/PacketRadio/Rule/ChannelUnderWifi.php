@@ -35,7 +35,7 @@ final readonly class ChannelUnderWifi extends PacketRule
             }
             [$from, $to] = PacketSpectrum::wifiStretch($wifi);
             $freq = PacketSpectrum::frequencyMhz($settings->channel);
-            $clear = $spectrum->clearChannels()[0] ?? null;
+            $clear = $spectrum->roomyChannels()[0] ?? $spectrum->clearChannels()[0] ?? null;
             yield new Finding(
                 $this->key(),
                 Severity::Warning,

@@ -43,17 +43,40 @@ final readonly class LinkChannelStep implements Step
             if ($channel !== null && ($sound || $link->pins('channel'))) {
                 $fixed[] = ['channel' => $channel, 'spacing' => $spacing];
             } else {
-                // Under Wi-Fi it works badly; outside the band it must not work at all.
-                $candidates = $spectrum->clearChannels();
-                $unsettled[] = ['link' => $link, 'candidates' => $candidates === [] ? $spectrum->legalChannels() : $candidates, 'spacing' => $spacing];
+                $unsettled[] = ['link' => $link, 'spectrum' => $spectrum, 'spacing' => $spacing];
             }
         }
-        $wanted = array_map(static fn (array $one): array => ['candidates' => $one['candidates'], 'spacing' => $one['spacing']], $unsettled);
-        foreach (ChannelPlan::settle($wanted, $fixed) as $index => $channel) {
+        foreach (self::settle($unsettled, $fixed) as $index => $channel) {
             if ($channel !== null) {
                 yield $this->proposal($plan, $unsettled[$index]['link'], $channel);
             }
         }
+    }
+
+    /**
+     * Away from Wi-Fi's skirts when all links find room there; otherwise merely clear of it; otherwise anywhere legal,
+     * for under Wi-Fi a link works badly, and outside the band it must not work at all.
+     *
+     * @param  list<array{link: Link, spectrum: PacketSpectrum, spacing: int}>  $unsettled
+     * @param  list<array{channel: int, spacing: int}>  $fixed
+     * @return list<int|null>
+     */
+    private static function settle(array $unsettled, array $fixed): array
+    {
+        $channels = [];
+        foreach (['roomyChannels', 'clearChannels', 'legalChannels'] as $kind) {
+            $wanted = array_map(static fn (array $one): array => ['candidates' => match ($kind) {
+                'roomyChannels' => $one['spectrum']->roomyChannels(),
+                'clearChannels' => $one['spectrum']->clearChannels(),
+                'legalChannels' => $one['spectrum']->legalChannels(),
+            }, 'spacing' => $one['spacing']], $unsettled);
+            $channels = ChannelPlan::settle($wanted, $fixed);
+            if (! in_array(null, $channels, true)) {
+                break;
+            }
+        }
+
+        return $channels;
     }
 
     private function proposal(Plan $plan, Link $link, int $channel): Proposal

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Demo;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\SupplyFrom;
+
+/** The demo: the radio part of an invented smallholding. Every name and number in it is made up. */
+final readonly class LindenHollow
+{
+    public static function plan(Knowledge $knowledge): Plan
+    {
+        $sketch = new Sketch('linden-hollow', 'Linden Hollow', $knowledge, 'eu', [1, 6, 11], 'Invented, for trying things out. Wi-Fi 1 is the house, 6 the shed, 11 a faint neighbour.');
+        self::nodes($sketch);
+        self::links($sketch);
+        self::routes($sketch);
+
+        return $sketch->assigned();
+    }
+
+    private static function nodes(Sketch $sketch): void
+    {
+        $sketch
+            ->place('carried', 'Carried')
+            ->place('bench', 'Propagation bench')
+            ->place('shed', 'Potting shed')
+            ->place('yard', 'Hen yard')
+            ->node('a', 'Pocket A', NodeKind::Handset, 'carried', '8bit-5v-20io')
+            ->module('a-radio', 'a', 'packet-radio-plain', 'Radio')
+            ->module('a-keys', 'a', 'button-pad-4', 'Keys')
+            ->module('a-lamp', 'a', 'indicator-lamp', 'Sent lamp')
+            ->node('b', 'Pocket B', NodeKind::Handset, 'carried', '32bit-3v3-26io')
+            ->module('b-radio', 'b', 'packet-radio-plain', 'Radio')
+            ->module('b-keys', 'b', 'button-pad-4', 'Keys')
+            ->node('bench-node', 'Bench', NodeKind::Controller, 'bench', '8bit-5v-20io')
+            ->module('bench-radio', 'bench-node', 'packet-radio-plain', 'Radio')
+            ->module('bench-relays', 'bench-node', 'relay-bank-4-low', 'Relays', SupplyFrom::Own)
+            ->module('bench-keys', 'bench-node', 'button-pad-2', 'Wall keys')
+            ->node('shed-node', 'Shed', NodeKind::Gateway, 'shed', 'computer-40pin')
+            ->module('shed-near', 'shed-node', 'packet-radio-plain', 'Radio near')
+            ->module('shed-far', 'shed-node', 'packet-radio-amplified', 'Radio far', SupplyFrom::Adapter)
+            ->module('shed-adapter', 'shed-node', 'regulator-adapter', 'Adapter', SupplyFrom::Board5V)
+            ->module('shed-relays', 'shed-node', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('shed-keys', 'shed-node', 'button-pad-2', 'Door keys')
+            ->node('hens', 'Hen house', NodeKind::Controller, 'yard', 'wifi-3v3-11io')
+            ->module('hens-radio', 'hens', 'packet-radio-plain', 'Radio')
+            ->module('hens-relays', 'hens', 'relay-bank-2-high', 'Relays', SupplyFrom::Own);
+    }
+
+    private static function links(Sketch $sketch): void
+    {
+        $sketch
+            ->link('handsets', 'Handsets', 'packet-radio', ['payloadBytes' => 8])
+            ->join('handsets', 'a', Role::Sends, 'a-radio')
+            ->join('handsets', 'b', Role::Sends, 'b-radio')
+            ->join('handsets', 'bench-node', Role::Receives, 'bench-radio')
+            ->join('handsets', 'shed-node', Role::Receives, 'shed-near')
+            ->link('yard-link', 'Yard', 'packet-radio', ['payloadBytes' => 8, 'powerDbm' => -6])
+            ->join('yard-link', 'shed-node', Role::Sends, 'shed-far')
+            ->join('yard-link', 'hens', Role::Receives, 'hens-radio');
+    }
+
+    private static function routes(Sketch $sketch): void
+    {
+        $sketch
+            ->output('sent', 'a', 'Sent', OutputKind::Lamp)
+            ->output('mist', 'bench-node', 'Mist', load: '24 V valve')
+            ->output('fan', 'bench-node', 'Fan', load: '12 V fan')
+            ->output('mat', 'bench-node', 'Warm mat', load: '60 W mat with its own thermostat')
+            ->output('shed-lamp', 'shed-node', 'Shed lamp', load: '12 V lamp')
+            ->output('hen-lamp', 'hens', 'Hen lamp', load: '12 V lamp')
+            ->output('hen-fan', 'hens', 'Hen fan', load: '12 V fan')
+            ->control('a1', 'a', 'Key 1')
+            ->control('a2', 'a', 'Key 2')
+            ->control('a3', 'a', 'Key 3')
+            ->control('a4', 'a', 'Key 4')
+            ->control('b1', 'b', 'Key 1')
+            ->control('b2', 'b', 'Key 2')
+            ->control('b3', 'b', 'Key 3')
+            ->control('b4', 'b', 'Key 4')
+            ->control('bench-1', 'bench-node', 'Mist key')
+            ->control('bench-2', 'bench-node', 'Stop key')
+            ->control('shed-1', 'shed-node', 'Door key')
+            ->route('a1', Action::Pulse, 'mist', 20_000)
+            ->route('a1', Action::Pulse, 'sent', 200)
+            ->route('a2', Action::Toggle, 'fan')
+            ->route('a3', Action::Toggle, 'hen-lamp')
+            ->route('a4', Action::Off, 'mist')
+            ->route('a4', Action::Off, 'fan')
+            ->route('a4', Action::Off, 'mat')
+            ->route('a4', Action::Off, 'shed-lamp')
+            ->route('b1', Action::Toggle, 'shed-lamp')
+            ->route('b2', Action::Toggle, 'mat')
+            ->route('b3', Action::On, 'hen-fan')
+            ->route('b4', Action::Off, 'hen-fan')
+            ->route('bench-1', Action::Pulse, 'mist', 20_000)
+            ->route('bench-2', Action::Off, 'mist')
+            ->route('bench-2', Action::Off, 'fan')
+            ->route('bench-2', Action::Off, 'mat')
+            ->route('shed-1', Action::Toggle, 'shed-lamp');
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Demo;
+
+use Rundfunk\Assign\Assigner;
+use Rundfunk\DerivedId;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\ThingReader;
+
+/** Puts a plan together by short names. For the plans that ship with the program, and for tests. */
+final class Sketch
+{
+    private readonly PlanDraft $draft;
+
+    /** @var array<string, int> */
+    private array $orders = [];
+
+    /** @param list<int> $busyWifi */
+    public function __construct(private readonly string $seed, string $name, private readonly Knowledge $knowledge, string $region = 'eu', array $busyWifi = [], string $note = '')
+    {
+        $this->draft = new PlanDraft(new Particulars(DerivedId::of('plan', $seed), $name, $region, $busyWifi, $note));
+    }
+
+    public function id(string $key): string
+    {
+        return DerivedId::of($this->seed, $key);
+    }
+
+    public function place(string $key, string $name): self
+    {
+        return $this->put(ThingKind::Place, $key, ['name' => $name]);
+    }
+
+    public function node(string $key, string $name, NodeKind $kind, ?string $place, ?string $board): self
+    {
+        return $this->put(ThingKind::Node, $key, ['name' => $name, 'kind' => $kind->value, 'placeId' => $place === null ? null : $this->id($place), 'board' => $board]);
+    }
+
+    public function module(string $key, string $node, string $class, string $name, ?SupplyFrom $supply = null): self
+    {
+        return $this->put(ThingKind::Module, $key, ['nodeId' => $this->id($node), 'class' => $class, 'name' => $name, 'supply' => $supply?->value]);
+    }
+
+    public function wire(string $module, string $terminal, string $pin, bool $pinned = false): self
+    {
+        return $this->put(ThingKind::PinUse, "{$module} {$terminal}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'pin' => $pin, 'pinned' => $pinned]);
+    }
+
+    /**
+     * @param  array<string, bool|int|string|null>  $settings
+     * @param  list<string>  $pinned
+     */
+    public function link(string $key, string $name, string $medium, array $settings = [], array $pinned = []): self
+    {
+        return $this->put(ThingKind::Link, $key, ['name' => $name, 'medium' => $medium, 'settings' => $settings, 'pinned' => $pinned]);
+    }
+
+    /**
+     * @param  array<string, bool|int|string|null>  $settings
+     * @param  list<string>  $deliberate
+     */
+    public function join(string $link, string $node, Role $role, ?string $module = null, array $settings = [], array $deliberate = []): self
+    {
+        return $this->put(ThingKind::Endpoint, "{$link} {$node}", [
+            'linkId' => $this->id($link), 'nodeId' => $this->id($node), 'role' => $role->value,
+            'moduleId' => $module === null ? null : $this->id($module), 'settings' => $settings, 'deliberate' => $deliberate,
+        ]);
+    }
+
+    public function address(string $link, string $node, int $pipe, ?string $value, bool $pinned = false): self
+    {
+        return $this->put(ThingKind::Address, "{$link} {$node} {$pipe}", ['endpointId' => $this->id("{$link} {$node}"), 'pipe' => $pipe, 'value' => $value, 'pinned' => $pinned]);
+    }
+
+    public function control(string $key, string $node, string $name, ControlKind $kind = ControlKind::Button, ?string $module = null, ?string $terminal = null): self
+    {
+        return $this->put(ThingKind::Control, $key, [
+            'nodeId' => $this->id($node), 'name' => $name, 'kind' => $kind->value,
+            'moduleId' => $module === null ? null : $this->id($module), 'terminal' => $terminal,
+        ]);
+    }
+
+    public function output(string $key, string $node, string $name, OutputKind $kind = OutputKind::Relay, ?string $module = null, ?string $channel = null, string $load = ''): self
+    {
+        return $this->put(ThingKind::Output, $key, [
+            'nodeId' => $this->id($node), 'name' => $name, 'kind' => $kind->value,
+            'moduleId' => $module === null ? null : $this->id($module), 'channel' => $channel, 'load' => $load,
+        ]);
+    }
+
+    public function route(string $control, Action $action, string $output, ?int $pulseMs = null): self
+    {
+        return $this->put(ThingKind::Route, "{$control} {$output} {$action->value}", [
+            'controlId' => $this->id($control), 'outputId' => $this->id($output), 'action' => $action->value, 'pulseMs' => $pulseMs,
+        ]);
+    }
+
+    public function hop(string $route, string $link, string $from, string $to, ?int $code, bool $pinned = false): self
+    {
+        return $this->put(ThingKind::Hop, "{$route} {$link}", [
+            'routeId' => $this->id($route), 'linkId' => $this->id($link),
+            'fromId' => $this->id("{$link} {$from}"), 'toId' => $this->id("{$link} {$to}"), 'code' => $code, 'pinned' => $pinned,
+        ]);
+    }
+
+    public function plan(): Plan
+    {
+        return $this->draft->plan();
+    }
+
+    /** The plan with everything that Assign proposes. */
+    public function assigned(): Plan
+    {
+        return (new Assigner($this->knowledge))->assign($this->plan())->plan;
+    }
+
+    /** @param array<string, mixed> $values */
+    private function put(ThingKind $kind, string $key, array $values): self
+    {
+        $problems = new Problems;
+        if (isset($kind->shape()->fields['order'])) {
+            $values['order'] = $this->orders[$kind->value] = ($this->orders[$kind->value] ?? -1) + 1;
+        }
+        $thing = (new ThingReader($this->knowledge))->read($kind, ['id' => $this->id($key), ...$values], "/{$key}", $this->draft, $problems);
+        $problems->settle();
+        if ($thing !== null) {
+            $this->draft->put($thing);
+        }
+
+        return $this;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Check;
+
+use Rundfunk\Check\Checker;
+use Rundfunk\Check\Finding;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Acceptance;
+use Rundfunk\Plan\ThingKind;
+use Tests\Core\CoreTestCase;
+
+final class CheckerTest extends CoreTestCase
+{
+    public function test_faulty_on_purpose_has_an_example_of_every_rule(): void
+    {
+        foreach ((new Checker(self::knowledge()))->check(self::faulty())->byRule() as $rule => $findings) {
+            self::assertNotSame([], $findings, $rule);
+        }
+    }
+
+    public function test_every_finding_says_where_why_and_what_to_do_and_has_an_id_of_its_own(): void
+    {
+        $ids = [];
+        foreach ((new Checker(self::knowledge()))->check(self::faulty())->all() as $finding) {
+            self::assertNotSame('', $finding->at->where);
+            self::assertGreaterThan(20, strlen($finding->detail), $finding->title);
+            self::assertGreaterThan(5, strlen($finding->remedy), $finding->title);
+            self::assertStringEndsNotWith('.', $finding->title);
+            self::assertArrayNotHasKey($finding->id(), $ids, $finding->title);
+            $ids[$finding->id()] = true;
+        }
+    }
+
+    public function test_every_fix_applies_and_takes_its_finding_away(): void
+    {
+        $checker = new Checker(self::knowledge());
+        $fixes = 0;
+        foreach ($checker->check(self::faulty())->all() as $finding) {
+            if ($finding->fix === null) {
+                continue;
+            }
+            $fixed = (new Editor(self::knowledge()))->apply(self::faulty(), $finding->fix->operations)->plan;
+            $left = array_map(static fn (Finding $other): string => $other->id(), $checker->check($fixed)->all());
+            self::assertNotContains($finding->id(), $left, "{$finding->title}: {$finding->fix->label}");
+            $fixes++;
+        }
+        self::assertGreaterThan(30, $fixes);
+    }
+
+    /** The shortcut after an edit must never differ from a full check. */
+    public function test_a_recheck_gives_the_same_list_as_a_full_check(): void
+    {
+        $checker = new Checker(self::knowledge());
+        $editor = new Editor(self::knowledge());
+        foreach ([self::linden(), self::faulty()] as $plan) {
+            $before = $checker->check($plan);
+            foreach (ThingKind::cases() as $kind) {
+                foreach (array_slice($plan->all($kind), 0, 6) as $thing) {
+                    $edits = [Operation::remove($kind, $thing->id())];
+                    if (isset($thing->values()['name'])) {
+                        $edits[] = Operation::change($kind, $thing->id(), ['name' => 'Renamed']);
+                    }
+                    foreach ($edits as $operation) {
+                        $edited = $editor->apply($plan, [$operation]);
+                        self::assertEquals(
+                            json_encode($checker->check($edited->plan)->all()),
+                            json_encode($checker->recheck($edited, $before)->all()),
+                            "{$operation->op->value} {$kind->value}",
+                        );
+                    }
+                }
+            }
+            $edited = $editor->apply($plan, [Operation::changeParticulars($plan->particulars->id, ['busyWifi' => [13], 'region' => 'us'])]);
+            self::assertEquals($checker->check($edited->plan), $checker->recheck($edited, $before));
+        }
+    }
+
+    public function test_an_accepted_finding_stays_listed_and_no_longer_counts(): void
+    {
+        $plan = self::linden();
+        $findings = (new Checker(self::knowledge()))->check($plan);
+        $finding = $findings->all()[0];
+        $accepted = (new Editor(self::knowledge()))->apply($plan, [Operation::add(new Acceptance('01ARZ3NDEKTSV4RRFFQ69G5FAV', $finding->id(), 'I have a licence'))])->plan;
+        $after = (new Checker(self::knowledge()))->check($accepted);
+        self::assertEquals($findings->all(), $after->all());
+        self::assertCount(count($findings->all()) - 1, $after->open($accepted));
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Console;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Checker;
+use Rundfunk\Plan\PlanReader;
+use Rundfunk\Plan\PlanWriter;
+use Symfony\Component\Process\Process;
+use Tests\Core\CoreTestCase;
+
+/** The command line as a user runs it: exit codes, standard output and standard error. */
+final class DeskTest extends CoreTestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/rundfunk-desk-'.bin2hex(random_bytes(6));
+        mkdir($this->folder);
+        file_put_contents($this->folder.'/linden.json', (new PlanWriter)->write(self::linden()));
+        file_put_contents($this->folder.'/faulty.json', (new PlanWriter)->write(self::faulty()));
+        file_put_contents($this->folder.'/cut.json', '{"format": 1, "plan": {');
+    }
+
+    protected function tearDown(): void
+    {
+        array_map(unlink(...), (array) glob($this->folder.'/*'));
+        rmdir($this->folder);
+    }
+
+    /** @return array{int, string, string} */
+    private function rundfunk(string ...$arguments): array
+    {
+        $process = new Process([PHP_BINARY, dirname(__DIR__, 3).'/bin/rundfunk', ...$arguments], $this->folder);
+        $process->run();
+
+        return [$process->getExitCode() ?? -1, $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    public function test_check_exits_by_the_gravest_finding(): void
+    {
+        self::assertSame(0, $this->rundfunk('check', 'linden.json')[0]);
+        self::assertSame(0, $this->rundfunk('check', 'linden.json', '--fail-on=warning')[0]);
+        self::assertSame(1, $this->rundfunk('check', 'faulty.json')[0]);
+        self::assertSame(0, $this->rundfunk('check', 'faulty.json', '--fail-on=danger')[0]);
+    }
+
+    public function test_check_prints_the_findings_as_json(): void
+    {
+        [, $output] = $this->rundfunk('check', 'faulty.json', '--format=json');
+        $findings = json_decode($output, true, 16, JSON_THROW_ON_ERROR)['findings'];
+        self::assertCount(count((new Checker(self::knowledge()))->check(self::faulty())->all()), $findings);
+        foreach (['rule', 'severity', 'title', 'at', 'numbers', 'detail', 'remedy'] as $key) {
+            self::assertArrayHasKey($key, $findings[0]);
+        }
+    }
+
+    public function test_assign_writes_a_plan_with_less_to_find(): void
+    {
+        [$code, $output] = $this->rundfunk('assign', 'faulty.json', '--out', 'better.json', '--format=json');
+        self::assertSame(0, $code);
+        self::assertNotSame([], json_decode($output, true, 32, JSON_THROW_ON_ERROR)['proposals']);
+        $better = (new PlanReader(self::knowledge()))->read((string) file_get_contents($this->folder.'/better.json'));
+        $checker = new Checker(self::knowledge());
+        self::assertLessThan(count($checker->check(self::faulty())->all()), count($checker->check($better)->all()));
+    }
+
+    public function test_export_prints_a_header_and_a_wiring_table(): void
+    {
+        $node = self::linden()->nodes()[0]->id;
+        self::assertStringContainsString('#ifndef RUNDFUNK_POCKET_A_H', $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=c-header')[1]);
+        self::assertStringStartsWith("module,terminal,pin,carries,level,note\r\n", $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=wiring-csv')[1]);
+    }
+
+    /** @return iterable<string, array{list<string>, array<string, mixed>}> */
+    public static function calculations(): iterable
+    {
+        // Data sheet of the class, from memory.
+        yield 'airtime' => [['packet-airtime', 'rate_kbps=250', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], ['airtime_us' => 1316, 'ack_airtime_us' => 292]];
+        yield 'airtime with halves' => [['packet-airtime', 'rate_kbps=2000', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], ['airtime_us' => 164.5, 'ack_airtime_us' => 36.5]];
+        yield 'retry delay' => [['packet-retry-delay', 'rate_kbps=250', 'address_bytes=5', 'ack_payload_bytes=0', 'crc_bytes=2'], ['minimum_us' => 500]];
+        yield 'frequency' => [['packet-frequency', 'channel=76'], ['freq_mhz' => 2476]];
+        yield 'good address' => [['packet-address-quality', 'address=C2F19A4701'], ['poor' => false, 'reasons' => []]];
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, mixed>  $expected
+     */
+    #[DataProvider('calculations')]
+    public function test_calculators_print_json(array $arguments, array $expected): void
+    {
+        [$code, $output] = $this->rundfunk('calc', ...[...$arguments, '--json']);
+        self::assertSame(0, $code);
+        self::assertSame($expected, json_decode($output, true, 8, JSON_THROW_ON_ERROR));
+    }
+
+    public function test_calculators_are_listed(): void
+    {
+        $listed = json_decode($this->rundfunk('calc', '--list', '--json')[1], true, 8, JSON_THROW_ON_ERROR);
+        self::assertSame(['packet-airtime', 'packet-retry-delay', 'packet-frequency', 'packet-address-quality'], array_column($listed, 'name'));
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function bad(): iterable
+    {
+        yield 'no such file' => [['check', 'nothing.json'], 'no file "nothing.json"'];
+        yield 'cut short' => [['check', 'cut.json'], 'cut short'];
+        yield 'bad format' => [['check', 'linden.json', '--format=xml'], '--format must be one of'];
+        yield 'bad level' => [['check', 'linden.json', '--fail-on=never'], '--fail-on must be one of'];
+        yield 'no such command' => [['dance'], 'dance'];
+        yield 'no such node' => [['export', 'linden.json', '--node=X', '--format=c-header'], 'No node has the id X'];
+        yield 'no node' => [['export', 'linden.json', '--format=c-header'], '--node is needed'];
+        yield 'no such calculator' => [['calc', 'magic'], 'no calculator "magic"'];
+        yield 'missing input' => [['calc', 'packet-frequency'], 'packet-frequency needs channel'];
+        yield 'unknown input' => [['calc', 'packet-frequency', 'chanel=3', 'channel=3'], 'takes no "chanel"'];
+        yield 'not a number' => [['calc', 'packet-frequency', 'channel=three'], 'must be a whole number'];
+        yield 'out of range' => [['calc', 'packet-frequency', 'channel=126'], 'must be from 0 to 125'];
+        yield 'not a pair' => [['calc', 'packet-frequency', 'channel'], 'not of the form key=value'];
+        yield 'no such rate' => [['calc', 'packet-airtime', 'rate_kbps=500', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], 'rate_kbps must be 250, 1000 or 2000'];
+        yield 'unwritable' => [['assign', 'linden.json', '--out', '/nowhere/x.json'], 'cannot be written'];
+    }
+
+    /** @param list<string> $arguments */
+    #[DataProvider('bad')]
+    public function test_bad_input_exits_2_with_a_message_on_standard_error(array $arguments, string $message): void
+    {
+        [$code, $output, $errors] = $this->rundfunk(...$arguments);
+        self::assertSame(2, $code);
+        self::assertStringContainsString($message, $errors);
+        self::assertStringNotContainsString('#0', $errors.$output);
+    }
+}

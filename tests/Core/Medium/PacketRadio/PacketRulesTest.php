@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Medium\PacketRadio;
+
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Finding;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\SupplyFrom;
+use Tests\Core\CoreTestCase;
+
+/** A row a case: how the air is set up, and what each rule of packet radio must say of it. */
+final class PacketRulesTest extends CoreTestCase
+{
+    /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> rule, plan, titles */
+    public static function cases(): iterable
+    {
+        /** @var Closure(array<string, bool|int|string|null>, array<string, bool|int|string|null>, array<string, bool|int|string|null>): Sketch $air */
+        $air = static fn (array $link = [], array $hand = [], array $board = []): Sketch => self::pair()
+            ->link('l', 'Air', 'packet-radio', ['channel' => 80, ...$link])
+            ->join('l', 'hand', Role::Sends, 'hand-radio', ['retryDelayUs' => 500, ...$hand])
+            ->join('l', 'board', Role::Receives, 'board-radio', $board);
+        $second = static fn (Sketch $s, array $settings = []): Sketch => $s
+            ->node('hand2', 'Second', NodeKind::Handset, null, '8bit-5v-20io')->module('hand2-radio', 'hand2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->join('l', 'hand2', Role::Sends, 'hand2-radio', $settings);
+        $other = static fn (Sketch $s, array $deliberate = []): Sketch => $s
+            ->node('board2', 'Twin', NodeKind::Controller, null, '8bit-5v-20io')->module('board2-radio', 'board2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->join('l', 'board2', Role::Receives, 'board2-radio', [], $deliberate);
+
+        yield 'ends agree' => ['packet-ends-disagree', static fn (): Sketch => $air([], ['rateKbps' => 250]), []];
+        foreach (['channel' => [76, 'channel'], 'rateKbps' => [1000, 'data rate'], 'addressBytes' => [3, 'address width'], 'payloadBytes' => [16, 'payload length'], 'crcBytes' => [1, 'CRC'], 'acknowledge' => [false, 'acknowledge']] as $setting => [$value, $words]) {
+            yield "ends disagree on {$setting}" => ['packet-ends-disagree', static fn (): Sketch => $air([], [], [$setting => $value]), ["Two ends disagree on {$words}"]];
+        }
+
+        yield 'no channel' => ['packet-setting-missing', static fn (): Sketch => $air(['channel' => null])->address('l', 'board', 1, 'C2F19A4701'), ['Air has no channel yet']];
+        yield 'no address' => ['packet-setting-missing', static fn (): Sketch => $air(), ['Board has no address on Air yet']];
+        yield 'no retry delay' => ['packet-setting-missing', static fn (): Sketch => $air([], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'), ['Hand has no retry delay on Air yet']];
+        yield 'no retry delay, none needed' => ['packet-setting-missing', static fn (): Sketch => $air(['acknowledge' => false], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'), []];
+
+        foreach ([[0, 250, true], [1, 250, false], [83, 250, false], [84, 250, true], [83, 1000, false], [82, 2000, false], [83, 2000, true], [125, 1000, true]] as [$channel, $rate, $outside]) {
+            yield "channel {$channel} at {$rate} kbit/s" => ['packet-channel-outside-band', static fn (): Sketch => $air(['channel' => $channel, 'rateKbps' => $rate]), $outside ? ["Channel {$channel} lies outside the band"] : []];
+        }
+
+        yield 'two links well apart' => ['packet-links-too-close', static fn (): Sketch => $air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 82, 'rateKbps' => 1000]), []];
+        yield 'two links one apart at 1 Mbit/s' => ['packet-links-too-close', static fn (): Sketch => $air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 81, 'rateKbps' => 1000]), ['Air and Other are 1 channel apart']];
+        yield 'two links one apart at 250 kbit/s' => ['packet-links-too-close', static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 81]), []];
+        yield 'two links three apart, one at 2 Mbit/s' => ['packet-links-too-close', static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 77, 'rateKbps' => 2000]), ['Air and Other are 3 channels apart']];
+        yield 'two links on one channel' => ['packet-links-too-close', static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 80]), ['Air and Other share channel 80']];
+
+        yield 'plain at full power in Europe' => ['packet-power-over-limit', static fn (): Sketch => $air(), []];
+        yield 'check sum and acknowledge' => ['packet-acknowledge-without-crc', static fn (): Sketch => $air(), []];
+        yield 'acknowledge without check sum' => ['packet-acknowledge-without-crc', static fn (): Sketch => $air(['crcBytes' => 0]), ['Air acknowledges, yet asks for no check sum']];
+        yield 'neither' => ['packet-acknowledge-without-crc', static fn (): Sketch => $air(['crcBytes' => 0, 'acknowledge' => false]), ['Air has no check sum']];
+
+        yield 'a payload of five' => ['packet-payload-too-short', static fn (): Sketch => $air(['payloadBytes' => 5]), []];
+        yield 'a payload of four' => ['packet-payload-too-short', static fn (): Sketch => $air(['payloadBytes' => 4]), ['A payload of 4 bytes does not hold the frame']];
+        yield 'a payload of three without sender' => ['packet-payload-too-short', static fn (): Sketch => $air(['payloadBytes' => 3, 'senderId' => false]), []];
+
+        yield 'an address of the right width' => ['packet-address-malformed', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701'), []];
+        yield 'an address of another width' => ['packet-address-malformed', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A'), ['C2F19A is no 5-byte address']];
+        yield 'an address of no digits' => ['packet-address-malformed', static fn (): Sketch => $air()->address('l', 'board', 1, 'hello'), ['hello is no 5-byte address']];
+
+        yield 'a poor address' => ['packet-poor-address', static fn (): Sketch => $air()->address('l', 'board', 1, '5555555555'), ['55 55 55 55 55 is a poor address']];
+        yield 'a good address' => ['packet-poor-address', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701'), []];
+
+        yield 'two bits apart' => ['packet-addresses-too-alike', static fn (): Sketch => $other($air())->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board2', 1, 'C2F19A4702'), []];
+        yield 'one bit apart' => ['packet-addresses-too-alike', static fn (): Sketch => $other($air())->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board2', 1, 'C2F19A4703'), ['Board and Twin differ in one address bit']];
+        yield 'one bit apart, digits alone' => ['packet-addresses-too-alike', static fn (): Sketch => $other($air())->address('l', 'board', 1, '1234567801')->address('l', 'board2', 1, '1234567800'), ['Twin and Board differ in one address bit']];
+
+        yield 'an address of its own' => ['packet-shared-address', static fn (): Sketch => $other($air())->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board2', 1, 'C2F19A4702'), []];
+        yield 'shared, acknowledged' => ['packet-shared-address', static fn (): Sketch => $other($air())->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board2', 1, 'C2F19A4701'), ['Board and Twin answer on one address']];
+        yield 'shared, not acknowledged' => ['packet-shared-address', static fn (): Sketch => $other($air(['acknowledge' => false]))->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board2', 1, 'C2F19A4701'), ['Board and Twin listen on one address']];
+        yield 'shared, on two channels' => ['packet-shared-address', static fn (): Sketch => $other($air())->address('l', 'board', 1, 'C2F19A4701')->link('m', 'Far', 'packet-radio', ['channel' => 20])->join('m', 'board2', Role::Receives)->address('m', 'board2', 1, 'C2F19A4701'), []];
+
+        yield 'pipes that begin alike' => ['packet-pipe-prefix-broken', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board', 2, 'C2F19A4702'), []];
+        yield 'pipe 2 that begins otherwise' => ['packet-pipe-prefix-broken', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board', 2, 'D2F19A4702'), ['Pipe 2 of Board cannot have that address']];
+        yield 'pipe 0, free-standing' => ['packet-pipe-prefix-broken', static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701')->address('l', 'board', 0, 'D2F19A4702'), []];
+
+        foreach ([[6, false, []], [7, false, ['7 senders for the six pipes of Board']], [7, true, []]] as [$senders, $senderId, $titles]) {
+            yield "{$senders} senders".($senderId ? ' that say who they are' : '') => ['packet-too-many-senders', static fn (): Sketch => self::senders($senders, $senderId), $titles];
+        }
+
+        yield 'a delay that suffices' => ['packet-retry-delay-too-short', static fn (): Sketch => $air([], ['retryDelayUs' => 500]), []];
+        yield 'a 250 kbit/s acknowledge does not fit a 250 µs retry delay' => ['packet-retry-delay-too-short', static fn (): Sketch => $air([], ['retryDelayUs' => 250]), ['Retry delay too short for the acknowledge']];
+        yield 'at 1 Mbit/s it does' => ['packet-retry-delay-too-short', static fn (): Sketch => $air(['rateKbps' => 1000], ['retryDelayUs' => 250]), []];
+        yield 'a delay that is no step' => ['packet-retry-delay-too-short', static fn (): Sketch => $air([], ['retryDelayUs' => 600]), ['600 µs is no step of the retry delay']];
+        yield 'no acknowledge, no matter' => ['packet-retry-delay-too-short', static fn (): Sketch => $air(['acknowledge' => false], ['retryDelayUs' => 250]), []];
+
+        yield 'delays that differ enough' => ['packet-retry-delays-equal', static fn (): Sketch => $second($air(), ['retryDelayUs' => 750]), []];
+        yield 'equal delays' => ['packet-retry-delays-equal', static fn (): Sketch => $second($air(), ['retryDelayUs' => 500]), ['Hand and Second retry in step']];
+        yield 'delays that differ too little for long frames' => ['packet-retry-delays-equal', static fn (): Sketch => $second($air(['payloadBytes' => 32]), ['retryDelayUs' => 750]), ['Hand and Second retry almost in step']];
+
+        $routed = static fn (Sketch $s, Action $action): Sketch => $s->control('k', 'hand', 'Key')->output('o', 'board', 'Lamp')->route('k', $action, 'o')->hop("k o {$action->value}", 'l', 'hand', 'board', 1);
+        yield 'a toggle, acknowledged' => ['packet-toggle-unacknowledged', static fn (): Sketch => $routed($air(), Action::Toggle), []];
+        yield 'a toggle, unacknowledged' => ['packet-toggle-unacknowledged', static fn (): Sketch => $routed($air(['acknowledge' => false]), Action::Toggle), ['A toggle goes over a link that does not acknowledge']];
+        yield 'on, unacknowledged' => ['packet-toggle-unacknowledged', static fn (): Sketch => $routed($air(['acknowledge' => false]), Action::On), []];
+    }
+
+    private static function senders(int $count, bool $senderId): Sketch
+    {
+        $sketch = self::pair()->link('l', 'Air', 'packet-radio', ['senderId' => $senderId])->join('l', 'board', Role::Receives, 'board-radio')->output('o', 'board', 'Lamp');
+        for ($sender = 1; $sender <= $count; $sender++) {
+            $sketch->node("s{$sender}", "Sender {$sender}", NodeKind::Handset, null, '8bit-5v-20io')
+                ->join('l', "s{$sender}", Role::Sends)->control("k{$sender}", "s{$sender}", 'Key')
+                ->route("k{$sender}", Action::On, 'o')->hop("k{$sender} o on", 'l', "s{$sender}", 'board', $sender);
+        }
+
+        return $sketch;
+    }
+
+    /**
+     * @param  Closure(): Sketch  $plan
+     * @param  list<string>  $titles
+     */
+    #[DataProvider('cases')]
+    public function test_the_rule_says(string $rule, Closure $plan, array $titles): void
+    {
+        self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($plan()->plan(), $rule)));
+    }
+
+    /** @return iterable<string, array{int, int|null}> channel and the Wi-Fi it lies under, with Wi-Fi 1 and 6 busy */
+    public static function underWifi(): iterable
+    {
+        // IEEE 802.11: 2401–2423 and 2426–2448 MHz.
+        foreach ([[1, 1], [23, 1], [24, null], [25, null], [26, 6], [48, 6], [49, null], [62, null]] as [$channel, $wifi]) {
+            yield "channel {$channel}" => [$channel, $wifi];
+        }
+    }
+
+    #[DataProvider('underWifi')]
+    public function test_a_channel_under_busy_wifi_is_named(int $channel, ?int $wifi): void
+    {
+        $plan = self::sketch('eu', [1, 6])->link('l', 'Air', 'packet-radio', ['channel' => $channel])->plan();
+        $titles = array_map(static fn (Finding $finding): string => $finding->title, self::found($plan, 'packet-channel-under-wifi'));
+        self::assertSame($wifi === null ? [] : ["Channel {$channel} lies under Wi-Fi {$wifi}"], $titles);
+    }
+
+    /** @return iterable<string, array{string, string, int, bool}> region, module, power setting, over the limit */
+    public static function powers(): iterable
+    {
+        // EN 300 440 about 10 mW; 47 CFR 15.249: 50 mV/m at 3 m is −1.2 dBm e.i.r.p.; both from memory.
+        yield 'plain in Europe' => ['eu', 'packet-radio-plain', 0, false];
+        yield 'amplified in Europe' => ['eu', 'packet-radio-amplified', 0, true];
+        yield 'amplified, turned down, in Europe' => ['eu', 'packet-radio-amplified', -12, false];
+        yield 'plain in the United States' => ['us', 'packet-radio-plain', 0, true];
+        yield 'plain, turned down, in the United States' => ['us', 'packet-radio-plain', -6, false];
+    }
+
+    #[DataProvider('powers')]
+    public function test_power_over_the_regions_limit_is_named(string $region, string $module, int $powerDbm, bool $over): void
+    {
+        $plan = self::sketch($region)->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->module('r', 'n', $module, 'Radio', SupplyFrom::Adapter)
+            ->link('l', 'Air', 'packet-radio', ['powerDbm' => $powerDbm])->join('l', 'n', Role::Sends, 'r')->plan();
+        self::assertCount($over ? 1 : 0, self::found($plan, 'packet-power-over-limit'));
+    }
+
+    public function test_50_millivolts_a_metre_at_3_metres_is_minus_1_2_dbm(): void
+    {
+        // e.i.r.p. = (E · d)² / 30 W, from the plane-wave impedance of free space.
+        $watts = (0.05 * 3) ** 2 / 30;
+        self::assertEqualsWithDelta(10 * log10($watts * 1000), self::knowledge()->catalogue->regions['us']->band('packet-radio')?->maxEirpDbm, 0.06);
+    }
+
+    public function test_a_broadcast_that_is_meant_goes_without_acknowledge(): void
+    {
+        $plan = static fn (bool $acknowledge): Plan => self::pair()->link('l', 'Air', 'packet-radio', ['channel' => 80, 'acknowledge' => $acknowledge])
+            ->join('l', 'hand', Role::Receives, 'hand-radio', [], ['broadcast'])->join('l', 'board', Role::Receives, 'board-radio', [], ['broadcast'])
+            ->address('l', 'hand', 1, 'C2F19A4701')->address('l', 'board', 1, 'C2F19A4701')->plan();
+        self::assertSame([], self::found($plan(false), 'packet-shared-address'));
+        self::assertCount(1, self::found($plan(true), 'packet-shared-address'));
+    }
+}
