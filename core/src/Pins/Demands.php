@@ -83,15 +83,15 @@ final readonly class Demands
     /** Every terminal that needs a pin has one. */
     public function met(): bool
     {
-        foreach ([$this->plain, ...array_values($this->onBus)] as $wants) {
-            foreach ($wants as $want) {
-                if ($want['use'] === null) {
-                    return false;
-                }
-            }
-        }
+        return $this->unmet() === [];
+    }
 
-        return true;
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null}> */
+    public function unmet(): array
+    {
+        $wants = array_merge($this->plain, ...array_values($this->onBus));
+
+        return array_values(array_filter($wants, static fn (array $want): bool => $want['use'] === null));
     }
 
     /** @return array<string, array<string, true>> module id → terminals that carry a control or an output */

@@ -15,11 +15,14 @@ use WeakMap;
  * Finds a pin for every terminal of a node, whenever that is possible: fewest changes first, then the fewest pins
  * spoiled for better uses, then the lowest. Modules that need a bus may be spread over the board's buses.
  */
-final readonly class PinPlanner
+final class PinPlanner
 {
+    /** @var WeakMap<Plan, array<string, PinPlan>>|null by node id */
+    private static ?WeakMap $known = null;
+
     private const MOST_BUS_CHOICES = 64;
 
-    public function __construct(private Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue) {}
 
     /** @return PinPlan|null null when the node has no board */
     public function plan(Plan $plan, Node $node): ?PinPlan
@@ -29,12 +32,10 @@ final readonly class PinPlanner
             return null;
         }
         // Several rules and the assigner ask the same of one plan, which never changes.
-        /** @var WeakMap<Plan, array<string, PinPlan>>|null $known */
-        static $known = null;
-        $known ??= new WeakMap;
-        $ofPlan = $known[$plan] ?? [];
+        self::$known ??= new WeakMap;
+        $ofPlan = self::$known[$plan] ?? [];
         $ofPlan[$node->id] ??= $this->on($board, Demands::of($plan, $node, $this->catalogue));
-        $known[$plan] = $ofPlan;
+        self::$known[$plan] = $ofPlan;
 
         return $ofPlan[$node->id];
     }

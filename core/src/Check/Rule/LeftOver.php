@@ -25,7 +25,10 @@ final readonly class LeftOver
                 continue;
             }
             $planned = (new PinPlanner($catalogue))->plan($plan, $node);
-            foreach ($planned->unplaced ?? [] as $demand) {
+            if ($planned === null) {
+                continue;
+            }
+            foreach ($planned->unplaced as $demand) {
                 yield ['node' => $node, 'board' => $board, 'demand' => $demand, 'all' => $planned];
             }
         }

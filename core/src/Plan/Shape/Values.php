@@ -115,11 +115,41 @@ final readonly class Values
     public function each(string $name): array
     {
         $each = [];
-        foreach ($this->items($name) as $item) {
-            $each[] = is_array($item) ? new self($item) : throw self::wrong($name, 'objects');
+        foreach ($this->objects($name) as $item) {
+            $each[] = new self($item);
         }
 
         return $each;
+    }
+
+    /** @return list<array<array-key, mixed>> */
+    public function objects(string $name): array
+    {
+        $objects = [];
+        foreach ($this->items($name) as $item) {
+            $objects[] = is_array($item) ? $item : throw self::wrong($name, 'objects');
+        }
+
+        return $objects;
+    }
+
+    /** @return array<string, bool|float|int|string|list<int|string>|null> figures by name: single values or lists of them */
+    public function figures(string $name): array
+    {
+        $figures = [];
+        foreach ($this->items($name) as $key => $item) {
+            if (is_array($item)) {
+                $list = [];
+                foreach ($item as $one) {
+                    $list[] = is_int($one) || is_string($one) ? $one : throw self::wrong($name, 'figures');
+                }
+                $figures[(string) $key] = $list;
+            } else {
+                $figures[(string) $key] = $item === null || is_scalar($item) ? $item : throw self::wrong($name, 'figures');
+            }
+        }
+
+        return $figures;
     }
 
     public function within(string $name): ?self

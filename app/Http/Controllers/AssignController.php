@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\SignedIn;
+use App\Plans\PlanStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Knowledge;
+
+final class AssignController
+{
+    #[OA\Get(path: '/api/plans/{plan}/assignment', operationId: 'assignment', summary: 'What Assign proposes', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Proposals, in the order in which they must be applied', content: new OA\JsonContent(ref: '#/components/schemas/Assignment')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function __invoke(Request $request, PlanStore $store, Knowledge $knowledge, string $plan): JsonResponse
+    {
+        $record = $store->find(SignedIn::user($request), $plan);
+        $loaded = $store->load($record);
+
+        return new JsonResponse(['version' => $loaded->version, 'proposals' => (new Assigner($knowledge))->assign($loaded->plan)->proposals]);
+    }
+}

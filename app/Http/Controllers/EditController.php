@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\EditRequest;
+use App\Http\SignedIn;
+use App\Models\PlanRecord;
+use App\Models\User;
+use App\Plans\LoadedPlan;
+use App\Plans\PlanEditing;
+use App\Plans\PlanStore;
+use App\Views\HistoryView;
+use App\Views\WorkspaceView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Rundfunk\Knowledge;
+
+/** The one door through which plans change. */
+final class EditController
+{
+    public function __construct(private readonly PlanStore $store, private readonly PlanEditing $editing, private readonly Knowledge $knowledge) {}
+
+    #[OA\Post(path: '/api/plans/{plan}/operations', operationId: 'edit', summary: 'Change a plan: all the operations or none', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Edit')), responses: [
+        new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 409, description: 'Made against an older version', content: new OA\JsonContent(ref: '#/components/schemas/Stale')),
+        new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
+    ])]
+    public function apply(Request $request, string $plan): JsonResponse
+    {
+        $user = SignedIn::user($request);
+        $record = $this->store->find($user, $plan);
+        $edit = EditRequest::read($request);
+        $loaded = $this->editing->apply($record, $user, $edit);
+
+        return $this->answer($record, $loaded, $user);
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 409, description: 'Nothing to undo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function undo(Request $request, string $plan): JsonResponse
+    {
+        $user = SignedIn::user($request);
+        $record = $this->store->find($user, $plan);
+
+        return $this->answer($record, $this->editing->undo($record, $user), $user);
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 409, description: 'Nothing to redo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function redo(Request $request, string $plan): JsonResponse
+    {
+        $user = SignedIn::user($request);
+        $record = $this->store->find($user, $plan);
+
+        return $this->answer($record, $this->editing->redo($record, $user), $user);
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Newest first, at most 200', content: new OA\JsonContent(ref: '#/components/schemas/History')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function history(Request $request, string $plan): JsonResponse
+    {
+        return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan))]);
+    }
+
+    private function answer(PlanRecord $record, LoadedPlan $loaded, User $user): JsonResponse
+    {
+        return new JsonResponse(WorkspaceView::of($record, $loaded, $user, $this->knowledge));
+    }
+}

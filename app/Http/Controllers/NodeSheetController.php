@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Download;
+use App\Http\SignedIn;
+use App\Plans\PlanStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use Rundfunk\Build\CHeader;
+use Rundfunk\Build\CNames;
+use Rundfunk\Build\WiringTable;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+
+/** What a node's builder needs. */
+final class NodeSheetController
+{
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+
+    #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/sheet', operationId: 'nodeSheet', summary: 'Wiring table and header of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: '#/components/schemas/NodeSheet')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function show(Request $request, string $plan, string $node): JsonResponse
+    {
+        [$loaded, $found] = $this->find($request, $plan, $node);
+        $header = new CHeader($this->knowledge);
+
+        return new JsonResponse([
+            'wiring' => WiringTable::of($loaded, $found, $this->knowledge->catalogue)->rows,
+            'header' => $header->write($loaded, $found),
+            'headerName' => $header->fileName($found),
+        ]);
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/header', operationId: 'nodeHeader', summary: 'The C header of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'C99', content: new OA\MediaType(mediaType: 'text/x-c', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function header(Request $request, string $plan, string $node): Response
+    {
+        [$loaded, $found] = $this->find($request, $plan, $node);
+        $header = new CHeader($this->knowledge);
+
+        return Download::of($header->write($loaded, $found), 'text/x-c', $header->fileName($found));
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/wiring.csv', operationId: 'nodeWiring', summary: 'The wiring table of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'RFC 4180', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function wiring(Request $request, string $plan, string $node): Response
+    {
+        [$loaded, $found] = $this->find($request, $plan, $node);
+
+        return Download::of(WiringTable::of($loaded, $found, $this->knowledge->catalogue)->csv(), 'text/csv', CNames::lower($found->name).'-wiring.csv');
+    }
+
+    /** @return array{Plan, Node} */
+    private function find(Request $request, string $plan, string $node): array
+    {
+        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+
+        return [$loaded, $loaded->node($node)];
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\SignedIn;
+use App\Models\User;
+use App\Plans\PlanStore;
+use App\Views\PlanListView;
+use App\Views\WorkspaceView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use LogicException;
+use OpenApi\Attributes as OA;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Plan\ThingReader;
+use Symfony\Component\Uid\Ulid;
+
+final class PlanController
+{
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+
+    #[OA\Get(path: '/api/plans', operationId: 'plans', summary: 'My plans', responses: [
+        new OA\Response(response: 200, description: 'Newest first', content: new OA\JsonContent(ref: '#/components/schemas/PlanList')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(['plans' => PlanListView::of(self::user($request))]);
+    }
+
+    #[OA\Post(path: '/api/plans', operationId: 'createPlan', summary: 'Begin a plan', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewPlan')), responses: [
+        new OA\Response(response: 201, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
+    ])]
+    public function create(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $particulars = (new ThingReader($this->knowledge))->readParticulars([
+            'id' => (string) new Ulid,
+            'name' => $request->input('name'),
+            'region' => $request->input('region'),
+        ], '', $problems);
+        $problems->settle();
+        $record = $this->store->create(self::user($request), Plan::empty($particulars ?? throw new LogicException('A plan without particulars.')));
+
+        return new JsonResponse(['id' => $record->id], 201);
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}', operationId: 'plan', summary: 'A plan, its findings and what follows from it', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'All of it', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function show(Request $request, string $plan): JsonResponse
+    {
+        $record = $this->store->find(self::user($request), $plan);
+
+        return new JsonResponse(WorkspaceView::of($record, $this->store->load($record), self::user($request), $this->knowledge));
+    }
+
+    #[OA\Delete(path: '/api/plans/{plan}', operationId: 'deletePlan', summary: 'Delete a plan; it can be restored', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Deleted', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function delete(Request $request, string $plan): JsonResponse
+    {
+        $this->store->find(self::user($request), $plan)->delete();
+
+        return new JsonResponse(['id' => $plan]);
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/restore', operationId: 'restorePlan', summary: 'Bring a deleted plan back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'Back', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function restore(Request $request, string $plan): JsonResponse
+    {
+        $this->store->find(self::user($request), $plan, true)->restore();
+
+        return new JsonResponse(['id' => $plan]);
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/duplicate', operationId: 'duplicatePlan', summary: 'Copy a plan', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 201, description: 'Copied', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function duplicate(Request $request, string $plan): JsonResponse
+    {
+        $original = $this->store->load($this->store->find(self::user($request), $plan))->plan;
+        $copy = $this->store->create(self::user($request), $original, 'Copy of '.mb_substr($original->particulars->name, 0, 72));
+
+        return new JsonResponse(['id' => $copy->id], 201);
+    }
+
+    private static function user(Request $request): User
+    {
+        return SignedIn::user($request);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Download;
+use App\Http\SignedIn;
+use App\Plans\PlanStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use OpenApi\Attributes as OA;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\PlanReader;
+use Rundfunk\Plan\PlanWriter;
+
+/** Plans as files. */
+final class PlanFileController
+{
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+
+    #[OA\Get(path: '/api/plans/{plan}/file', operationId: 'exportPlan', summary: 'The plan as a file', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'A plan file', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(ref: '#/components/schemas/PlanDocument'))),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function export(Request $request, string $plan): Response
+    {
+        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+
+        return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->particulars->name, '-', 'en').'.json');
+    }
+
+    #[OA\Post(path: '/api/plans/import', operationId: 'importPlan', summary: 'Make a plan from a file', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDocument')), responses: [
+        new OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 422, description: 'Refused whole', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
+        new OA\Response(response: 429, description: 'Too many tries', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function import(Request $request): JsonResponse
+    {
+        $plan = (new PlanReader($this->knowledge))->read($request->getContent());
+
+        return new JsonResponse(['id' => $this->store->create(SignedIn::user($request), $plan)->id], 201);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\Response;
+
+final class Download
+{
+    public static function of(string $content, string $type, string $name): Response
+    {
+        return new Response($content, 200, [
+            'Content-Type' => $type.'; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.($name === '.json' ? 'plan.json' : $name).'"',
+        ]);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One edit of a plan, with what would undo it.
+ *
+ * @property int $id
+ * @property string $plan_id
+ * @property int $user_id
+ * @property int $version
+ * @property string $label
+ * @property EditState $state
+ * @property list<array<string, mixed>> $operations
+ * @property list<array<string, mixed>> $inverse
+ * @property array<string, list<string>> $touched
+ * @property \Illuminate\Support\Carbon $created_at
+ * @property User|null $user
+ */
+final class EditRecord extends Model
+{
+    protected $table = 'plan_edits';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<PlanRecord, $this> */
+    public function plan(): BelongsTo
+    {
+        return $this->belongsTo(PlanRecord::class);
+    }
+
+    /** Who made it. */
+    public function by(): string
+    {
+        return $this->user->name ?? 'someone';
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['state' => EditState::class, 'operations' => 'array', 'inverse' => 'array', 'touched' => 'array', 'version' => 'integer'];
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+enum EditState: string
+{
+    /** In force; its user can undo it. */
+    case Done = 'done';
+    /** Taken back; its user can do it again. */
+    case Undone = 'undone';
+    /** Taken back, and something else was done since: out of reach. */
+    case Gone = 'gone';
+}

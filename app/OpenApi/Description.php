@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\OpenApi;
+
+use LogicException;
+use OpenApi\Attributes as OA;
+use OpenApi\Generator;
+use Rundfunk\Knowledge;
+
+/** The description of the JSON interface: paths from the controllers' attributes, shapes of plans from the core's own. */
+#[OA\Info(version: '1', title: 'Rundfunk', description: 'The interface between the front end and the application. Sign-in is by session cookie; every change needs the X-XSRF-TOKEN header.')]
+final class Description
+{
+    /** @return array<array-key, mixed> OpenAPI 3.1 */
+    public static function document(Knowledge $knowledge): array
+    {
+        $generator = new Generator;
+        $generator->setVersion('3.1.0');
+        $scanned = $generator->generate([__FILE__, dirname(__DIR__).'/Http/Controllers'], null, false);
+        $document = json_decode($scanned?->toJson() ?? '{}', true, 64, JSON_THROW_ON_ERROR);
+        if (! is_array($document)) {
+            throw new LogicException('The controllers describe nothing.');
+        }
+        $document['components'] = ['schemas' => Components::of($knowledge->media)];
+
+        return $document;
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Http\EditRequest;
+use App\Models\EditRecord;
+use App\Models\EditState;
+use App\Models\PlanRecord;
+use App\Models\User;
+use Closure;
+use Illuminate\Support\Facades\DB;
+use Rundfunk\Check\Checker;
+use Rundfunk\Edit\Edited;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Shape\PlanRefused;
+
+/** Edits, undo and redo: each in one transaction, with the plan's row locked. */
+final readonly class PlanEditing
+{
+    public function __construct(private PlanStore $store, private Knowledge $knowledge) {}
+
+    /**
+     * @throws StaleVersion when the plan has moved on
+     * @throws PlanRefused when an operation cannot be done
+     */
+    public function apply(PlanRecord $record, User $user, EditRequest $edit): LoadedPlan
+    {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user, $edit): LoadedPlan {
+            if ($edit->version !== $loaded->version) {
+                throw StaleVersion::of($record, $edit->version);
+            }
+            $edited = (new Editor($this->knowledge))->apply($loaded->plan, $edit->operations);
+            $after = $this->keep($record, $loaded, $edited);
+            $record->editsOf($user, EditState::Undone)->update(['state' => EditState::Gone]);
+            $record->edits()->create([
+                'user_id' => $user->id,
+                'version' => $after->version,
+                'label' => $edit->label === '' ? 'Edit' : $edit->label,
+                'state' => EditState::Done,
+                'operations' => $edit->operations,
+                'inverse' => $edited->inverse,
+                'touched' => $edited->touched,
+            ]);
+
+            return $after;
+        });
+    }
+
+    /** @throws UndoRefused */
+    public function undo(PlanRecord $record, User $user): LoadedPlan
+    {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): LoadedPlan {
+            $last = $record->editsOf($user, EditState::Done)->latest('id')->first()
+                ?? throw UndoRefused::nothingToUndo();
+
+            return $this->replay($record, $loaded, $last, $last->inverse, EditState::Undone);
+        });
+    }
+
+    /** @throws UndoRefused */
+    public function redo(PlanRecord $record, User $user): LoadedPlan
+    {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): LoadedPlan {
+            $next = $record->editsOf($user, EditState::Undone)->oldest('id')->first()
+                ?? throw UndoRefused::nothingToRedo();
+
+            return $this->replay($record, $loaded, $next, $next->operations, EditState::Done);
+        });
+    }
+
+    /** @param list<array<string, mixed>> $raw */
+    private function replay(PlanRecord $record, LoadedPlan $loaded, EditRecord $edit, array $raw, EditState $state): LoadedPlan
+    {
+        $this->refuseIfTouchedSince($record, $edit);
+        $operations = [];
+        foreach ($raw as $index => $operation) {
+            $operations[] = Operation::from($operation, '/operations/'.$index);
+        }
+        try {
+            $edited = (new Editor($this->knowledge))->apply($loaded->plan, $operations);
+        } catch (PlanRefused) {
+            throw UndoRefused::inTheWay($edit->label);
+        }
+        $after = $this->keep($record, $loaded, $edited);
+        $edit->fill(['state' => $state, 'version' => $after->version, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
+
+        return $after;
+    }
+
+    private function refuseIfTouchedSince(PlanRecord $record, EditRecord $edit): void
+    {
+        $later = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $edit->version)->where('user_id', '!=', $edit->user_id)->where('state', EditState::Done)->get();
+        foreach ($later as $other) {
+            foreach ($other->touched as $kind => $ids) {
+                if (array_intersect($ids, $edit->touched[$kind] ?? []) !== []) {
+                    throw UndoRefused::changedSince($edit->label, $other->by());
+                }
+            }
+        }
+    }
+
+    private function keep(PlanRecord $record, LoadedPlan $loaded, Edited $edited): LoadedPlan
+    {
+        $findings = (new Checker($this->knowledge))->recheck($edited, $loaded->findings);
+        $this->store->save($record, $edited, $findings);
+
+        return new LoadedPlan($edited->plan, $record->version, $findings);
+    }
+
+    /** @param Closure(LoadedPlan): LoadedPlan $change */
+    private function within(PlanRecord $record, Closure $change): LoadedPlan
+    {
+        return Transaction::of(function () use ($record, $change): LoadedPlan {
+            $query = PlanRecord::query()->whereKey($record->id);
+            $query->lockForUpdate();
+            $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);
+
+            return $change($this->store->load($record));
+        });
+    }
+}

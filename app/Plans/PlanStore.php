@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\PlanRecord;
+use App\Models\ThingRecord;
+use App\Models\User;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\DB;
+use Rundfunk\Check\Checker;
+use Rundfunk\Check\Findings;
+use Rundfunk\Edit\Edited;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\Thing;
+use Rundfunk\Plan\ThingKind;
+use Symfony\Component\Uid\Ulid;
+
+/** Keeps plans in the database: one query a table to load, only what changed to save. */
+final readonly class PlanStore
+{
+    private const ROWS_AT_ONCE = 500;
+
+    public function __construct(private Knowledge $knowledge) {}
+
+    /** @throws ModelNotFoundException when the user has no such plan */
+    public function find(User $user, string $id, bool $deleted = false): PlanRecord
+    {
+        $query = $deleted ? PlanRecord::onlyTrashed() : PlanRecord::query();
+
+        return $query->whereBelongsTo($user)->findOrFail($id);
+    }
+
+    public function load(PlanRecord $record): LoadedPlan
+    {
+        $draft = new PlanDraft(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note));
+        foreach (ThingKind::cases() as $kind) {
+            foreach (ThingRecord::of($kind, $record->id)->toBase()->get() as $row) {
+                $draft->put(ThingTables::thing($kind, get_object_vars($row)));
+            }
+        }
+        $plan = $draft->plan();
+
+        return new LoadedPlan($plan, $record->version, $this->findings($record, $plan));
+    }
+
+    /** Keeps a plan under a new id of its own; what it holds keeps its ids. */
+    public function create(User $user, Plan $plan, ?string $name = null): PlanRecord
+    {
+        return Transaction::of(function () use ($user, $plan, $name): PlanRecord {
+            $particulars = $plan->particulars;
+            $taken = PlanRecord::withTrashed()->whereKey($particulars->id)->exists();
+            $record = PlanRecord::query()->create([
+                'id' => $taken ? (string) new Ulid : $particulars->id,
+                'user_id' => $user->id,
+                'version' => 1,
+                'name' => $name ?? $particulars->name,
+                'region' => $particulars->region,
+                'busy_wifi' => $particulars->busyWifi,
+                'note' => $particulars->note,
+            ]);
+            foreach (ThingKind::cases() as $kind) {
+                $this->put($kind, $record->id, array_values($plan->all($kind)));
+            }
+
+            return $record;
+        });
+    }
+
+    /** Within the caller's transaction: writes what an edit touched, the new version and its findings. */
+    public function save(PlanRecord $record, Edited $edited, Findings $findings): void
+    {
+        $particulars = $edited->plan->particulars;
+        $record->fill([
+            'version' => $record->version + 1,
+            'name' => $particulars->name,
+            'region' => $particulars->region,
+            'busy_wifi' => $particulars->busyWifi,
+            'note' => $particulars->note,
+            'findings' => json_encode($findings->kept(), JSON_THROW_ON_ERROR),
+        ])->save();
+        foreach (ThingKind::cases() as $kind) {
+            $things = array_map(static fn (string $id): ?Thing => $edited->plan->find($kind, $id), $edited->touched[$kind->value] ?? []);
+            $this->put($kind, $record->id, array_values(array_filter($things, static fn (?Thing $thing): bool => $thing !== null)));
+        }
+        foreach (array_reverse(ThingKind::cases()) as $kind) {
+            $gone = array_filter($edited->touched[$kind->value] ?? [], static fn (string $id): bool => $edited->plan->find($kind, $id) === null);
+            if ($gone !== []) {
+                $query = ThingRecord::of($kind, $record->id);
+                $query->whereIn('id', $gone);
+                $query->delete();
+            }
+        }
+    }
+
+    /** @param list<Thing> $things */
+    private function put(ThingKind $kind, string $planId, array $things): void
+    {
+        foreach (array_chunk($things, self::ROWS_AT_ONCE) as $some) {
+            $rows = array_map(static fn (Thing $thing): array => ThingTables::row($thing, $planId), $some);
+            ThingRecord::of($kind, $planId)->upsert($rows, ['plan_id', 'id']);
+        }
+    }
+
+    /** Those kept with the version, or else worked out and kept now. */
+    private function findings(PlanRecord $record, Plan $plan): Findings
+    {
+        $kept = $record->findings === null ? null : Findings::fromKept(json_decode($record->findings, true, 32, JSON_THROW_ON_ERROR));
+        if ($kept !== null) {
+            return $kept;
+        }
+        $findings = (new Checker($this->knowledge))->check($plan);
+        PlanRecord::query()->whereKey($record->id)->where('version', $record->version)
+            ->toBase()->update(['findings' => json_encode($findings->kept(), JSON_THROW_ON_ERROR)]);
+
+        return $findings;
+    }
+}

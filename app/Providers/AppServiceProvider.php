@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Http\SignedIn;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Rundfunk\Knowledge;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Knowledge::class, static fn (): Knowledge => Knowledge::shipped());
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        $factor = $this->app->environment() === 'testing' ? 20 : 1;
+        RateLimiter::for('sign-in', static fn (Request $request): array => [
+            Limit::perMinute(6 * $factor)->by('sign-in '.mb_strtolower((string) $request->string('email')).' '.$request->ip()),
+            Limit::perMinute(30 * $factor)->by('sign-in '.$request->ip()),
+        ]);
+        RateLimiter::for('register', static fn (Request $request): Limit => Limit::perMinute(6 * $factor)->by('register '.$request->ip()));
+        RateLimiter::for('import', static fn (Request $request): Limit => Limit::perMinute(12 * $factor)->by('import '.SignedIn::user($request)->id));
+    }
+}

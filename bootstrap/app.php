@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\GuardPages;
+use App\Http\Refusals;
+use App\Providers\AppServiceProvider;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Support\Facades\Route;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withProviders([AppServiceProvider::class], false)
+    ->withRouting(
+        commands: __DIR__.'/../routes/console.php',
+        then: static function (): void {
+            Route::middleware('web')->prefix('api')->group(__DIR__.'/../routes/api.php');
+            Route::middleware('web')->group(__DIR__.'/../routes/web.php');
+        },
+    )
+    ->withMiddleware(static function (Middleware $middleware): void {
+        // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
+        $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->append(GuardPages::class);
+        $middleware->redirectGuestsTo('/sign-in');
+    })
+    ->withExceptions(static function (Exceptions $exceptions): void {
+        Refusals::register($exceptions);
+    })
+    ->create();

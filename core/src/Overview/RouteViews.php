@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Overview;
+
+use Rundfunk\Figures;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\HasAddresses;
+use Rundfunk\Path\Paths;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Timing\ReactionTime;
+use Rundfunk\Timing\ReactionTimer;
+use Rundfunk\Timing\Segment;
+
+/** Each route's way and reaction time, as screens show them. */
+final readonly class RouteViews
+{
+    /** @return list<array<string, mixed>> in the order of the plan */
+    public static function of(Plan $plan, Knowledge $knowledge): array
+    {
+        $paths = new Paths($plan);
+        $timer = new ReactionTimer($plan, $knowledge);
+        $views = [];
+        foreach ($plan->routes() as $route) {
+            $hops = [];
+            foreach ($paths->hops($route) ?? [] as $hop) {
+                $medium = $knowledge->media->named($plan->link($hop->linkId)->medium);
+                $hops[] = [
+                    'linkId' => $hop->linkId,
+                    'fromId' => $hop->fromId,
+                    'toId' => $hop->toId,
+                    'code' => $hop->code === null ? null : sprintf('0x%02X', $hop->code),
+                    'address' => $medium instanceof HasAddresses ? $medium->addressFor($plan, $hop)?->value : null,
+                ];
+            }
+            $time = $timer->of($route);
+            $views[] = [
+                'routeId' => $route->id,
+                'name' => RouteNames::of($plan, $route),
+                'hops' => $hops,
+                'arrives' => $paths->holds($route),
+                'time' => $time === null ? null : self::time($time),
+            ];
+        }
+
+        return $views;
+    }
+
+    /** @return array<string, mixed> */
+    private static function time(ReactionTime $time): array
+    {
+        return [
+            'best' => Figures::duration($time->bestNs()),
+            'typical' => Figures::duration($time->typicalNs()),
+            'worst' => Figures::duration($time->worstNs()),
+            'segments' => array_map(static fn (Segment $segment): array => [
+                'kind' => $segment->kind->value,
+                'label' => $segment->label,
+                'best' => Figures::duration($segment->bestNs),
+                'typical' => Figures::duration($segment->typicalNs),
+                'worst' => Figures::duration($segment->worstNs),
+                'share' => $segment->worstNs / max(1, $time->worstNs()),
+            ], $time->segments),
+        ];
+    }
+}

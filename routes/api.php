@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AssignController;
+use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\EditController;
+use App\Http\Controllers\NodeSheetController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlanFileController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
+Route::post('registration', [SessionController::class, 'register'])->middleware('throttle:register');
+
+Route::middleware('auth')->group(static function (): void {
+    Route::delete('session', [SessionController::class, 'signOut']);
+    Route::get('catalogue', CatalogueController::class);
+
+    Route::get('plans', [PlanController::class, 'index']);
+    Route::post('plans', [PlanController::class, 'create']);
+    Route::post('plans/import', [PlanFileController::class, 'import'])->middleware('throttle:import');
+    Route::get('plans/{plan}', [PlanController::class, 'show']);
+    Route::delete('plans/{plan}', [PlanController::class, 'delete']);
+    Route::post('plans/{plan}/restore', [PlanController::class, 'restore']);
+    Route::post('plans/{plan}/duplicate', [PlanController::class, 'duplicate']);
+    Route::get('plans/{plan}/file', [PlanFileController::class, 'export']);
+
+    Route::post('plans/{plan}/operations', [EditController::class, 'apply']);
+    Route::post('plans/{plan}/undo', [EditController::class, 'undo']);
+    Route::post('plans/{plan}/redo', [EditController::class, 'redo']);
+    Route::get('plans/{plan}/history', [EditController::class, 'history']);
+    Route::get('plans/{plan}/assignment', AssignController::class);
+
+    Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);
+    Route::get('plans/{plan}/nodes/{node}/header', [NodeSheetController::class, 'header']);
+    Route::get('plans/{plan}/nodes/{node}/wiring.csv', [NodeSheetController::class, 'wiring']);
+});

@@ -1,0 +1,58 @@
+# A private MariaDB on the loopback. Sourced after common.sh.
+#   start_database NAME   its files in var/db-NAME; sets DB_PORT and PRIVATE_SOCKET
+#   stop_database NAME
+
+db_socket() {
+    # A socket's path must be short, and a clone may lie deep.
+    printf '%s/rundfunk-%s-%s.sock' "${TMPDIR:-/tmp}" "$1" "$(printf '%s' "$ROOT" | sha256sum | cut -c1-10)"
+}
+
+db_answers() {
+    mariadb-admin --no-defaults --socket="$PRIVATE_SOCKET" --user=root ping >/dev/null 2>&1 ||
+        mariadb-admin --no-defaults --socket="$PRIVATE_SOCKET" ping >/dev/null 2>&1
+}
+
+db_sql() { mariadb --no-defaults --socket="$PRIVATE_SOCKET" --batch --skip-column-names "$@"; }
+
+start_database() {
+    local name=$1 folder="$ROOT/var/db-$1" me
+    me=$(id -un)
+    export PRIVATE_SOCKET
+    PRIVATE_SOCKET=$(db_socket "$name")
+    if [[ -e $folder/pid ]] && kill -0 "$(cat "$folder/pid")" 2>/dev/null && db_answers; then
+        DB_PORT=$(cat "$folder/port")
+    else
+        say "Database"
+        mkdir -p "$folder"
+        if [[ ! -d $folder/data/mysql ]]; then
+            rm -rf "$folder/data"
+            mariadb-install-db --no-defaults --user="$me" --datadir="$folder/data" \
+                --auth-root-authentication-method=socket --auth-root-socket-user="$me" --skip-test-db >"$folder/install.log" 2>&1 ||
+                { cat "$folder/install.log" >&2; return 1; }
+        fi
+        DB_PORT=$(free_port)
+        echo "$DB_PORT" >"$folder/port"
+        setsid nohup mariadbd --no-defaults --user="$me" --datadir="$folder/data" --socket="$PRIVATE_SOCKET" --pid-file="$folder/pid" \
+            --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --skip-log-bin --character-set-server=utf8mb4 \
+            --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=2 --log-error="$folder/error.log" </dev/null >/dev/null 2>&1 &
+        local server=$! try
+        for ((try = 0; try < 300; try++)); do
+            db_answers && break
+            kill -0 "$server" 2>/dev/null || { tail -n 30 "$folder/error.log" >&2; echo "✗ MariaDB did not start" >&2; return 1; }
+            sleep 0.1
+        done
+        db_answers || { echo "✗ MariaDB did not answer within 30 s" >&2; return 1; }
+    fi
+    export DB_PORT DB_CONNECTION=mariadb DB_HOST=127.0.0.1 DB_USERNAME=rundfunk DB_PASSWORD=rundfunk
+    db_sql -e "CREATE USER IF NOT EXISTS rundfunk@'127.0.0.1' IDENTIFIED BY 'rundfunk'; GRANT ALL ON \`rundfunk%\`.* TO rundfunk@'127.0.0.1';"
+}
+
+make_database() { db_sql -e "CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4;"; }
+
+stop_database() {
+    local folder="$ROOT/var/db-$1" pid
+    pid=$(cat "$folder/pid" 2>/dev/null) || return 0
+    PRIVATE_SOCKET=$(db_socket "$1")
+    mariadb-admin --no-defaults --socket="$PRIVATE_SOCKET" shutdown >/dev/null 2>&1 || true
+    while kill -0 "$pid" 2>/dev/null; do sleep 0.1; done
+}

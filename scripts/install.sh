@@ -1,0 +1,75 @@
+# Installs what is missing: Debian packages, Composer's and npm's. Sourced after common.sh. Quick when nothing is missing.
+export COMPOSER_ALLOW_SUPERUSER=1
+
+# package → a file that it brings
+needs_packages() {
+    local missing=()
+    [[ -e /usr/sbin/mariadbd ]] || missing+=(mariadb-server)
+    [[ -e /usr/bin/chromium ]] || [[ $1 != all ]] || missing+=(chromium)
+    php -m | grep -qx pdo_mysql || missing+=(php8.2-mysql)
+    php -m | grep -qx mbstring || missing+=(php8.2-mbstring)
+    php -m | grep -qx intl || missing+=(php8.2-intl)
+    php -m | grep -qx xml || missing+=(php8.2-xml)
+    php -m | grep -qx curl || missing+=(php8.2-curl)
+    php -m | grep -qx zip || missing+=(php8.2-zip)
+    if [[ $1 == all || $1 == core ]]; then
+        command -v gcc >/dev/null || missing+=(gcc libc6-dev)
+        command -v avr-gcc >/dev/null || missing+=(gcc-avr avr-libc)
+        [[ -d /usr/lib/avr/include ]] || missing+=(avr-libc)
+        command -v simavr >/dev/null || missing+=(simavr)
+    fi
+    printf '%s\n' "${missing[@]}"
+}
+
+apt_install() {
+    as_root apt-get update -qq
+    as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends -o DPkg::Lock::Timeout=300 "$@"
+}
+
+install_packages() {
+    local missing
+    mapfile -t missing < <(needs_packages "$1" | sed '/^$/d')
+    if ((${#missing[@]})); then
+        slow "Debian packages" apt_install "${missing[@]}"
+    fi
+}
+
+composer_install() {
+    local with=() pin
+    while read -r pin; do with+=(--with "$pin"); done <composer.pins
+    composer update --no-interaction --no-progress --no-audit "${with[@]}"
+}
+
+# A stamp holds the sum of what was asked for; while it agrees there is nothing to do.
+stale() {
+    local stamp=$1
+    shift
+    [[ $(cat "$@" | sha256sum) != "$(cat "$stamp" 2>/dev/null)" ]]
+}
+
+install_php() {
+    if [[ ! -e vendor/autoload.php ]] || stale vendor/.stamp composer.json composer.pins; then
+        slow "PHP libraries" composer_install
+        cat composer.json composer.pins | sha256sum >vendor/.stamp
+    fi
+}
+
+install_node() {
+    if stale node_modules/.stamp package.json package-lock.json; then
+        slow "Front-end libraries" npm ci --no-audit --no-fund
+        cat package.json package-lock.json | sha256sum >node_modules/.stamp
+    fi
+}
+
+front_end_sources() {
+    find resources vite.config.ts svelte.config.js package-lock.json -type f -print0 | sort -z | xargs -0 cat
+}
+
+build_front_end() {
+    local sum
+    sum=$(front_end_sources | sha256sum)
+    if [[ $sum != "$(cat public/build/.stamp 2>/dev/null)" ]]; then
+        slow "Front end" npm run --silent build
+        printf '%s\n' "$sum" >public/build/.stamp
+    fi
+}

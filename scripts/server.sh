@@ -1,0 +1,29 @@
+# The web server. Sourced after common.sh.
+app_environment() {
+    [[ -s var/app.key ]] || printf 'base64:%s\n' "$(head -c 32 /dev/urandom | base64)" >var/app.key
+    export APP_KEY APP_NAME=Rundfunk APP_ENV=${APP_ENV:-local} APP_DEBUG=false LOG_CHANNEL=single
+    export SESSION_DRIVER=file CACHE_STORE=file QUEUE_CONNECTION=sync SESSION_COOKIE=rundfunk_session
+    APP_KEY=$(cat var/app.key)
+}
+
+# start_server PORT LOG: sets SERVER_GROUP, the process group to end
+start_server() {
+    (cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php -d post_max_size=16M -d memory_limit=512M -d opcache.enable_cli=1 -d expose_php=0 -S "127.0.0.1:$1" -t . \
+        ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php) </dev/null >"$2" 2>&1 &
+    SERVER_GROUP=$!
+    local try
+    for ((try = 0; try < 100; try++)); do
+        if php -r 'exit(@fsockopen("127.0.0.1", (int) $argv[1]) === false ? 1 : 0);' "$1"; then return 0; fi
+        sleep 0.1
+    done
+    tail -n 20 "$2" >&2
+    echo "✗ The web server did not start on port $1" >&2
+    return 1
+}
+
+stop_server() {
+    [[ -n ${SERVER_GROUP:-} ]] || return 0
+    kill -TERM -- "-$SERVER_GROUP" 2>/dev/null || true
+    wait "$SERVER_GROUP" 2>/dev/null || true
+    SERVER_GROUP=
+}

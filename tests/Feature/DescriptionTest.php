@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\OpenApi\Components;
+use App\OpenApi\Description;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Rundfunk\Demo\FaultyOnPurpose;
+use Rundfunk\Knowledge;
+use Illuminate\Support\Facades\Route;
+
+/** The published description of the interface against the routes and the answers. */
+final class DescriptionTest extends FeatureTestCase
+{
+    public function test_every_route_is_described_and_every_description_has_a_route(): void
+    {
+        $described = [];
+        foreach (Description::document(app(Knowledge::class))['paths'] as $path => $methods) {
+            foreach (array_keys($methods) as $method) {
+                $described[] = strtoupper($method).' '.$path;
+            }
+        }
+        $routed = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/')) {
+                $routed[] = array_values(array_diff($route->methods(), ['HEAD']))[0].' /'.$route->uri();
+            }
+        }
+        sort($described);
+        sort($routed);
+        self::assertSame($routed, $described);
+    }
+
+    public function test_answers_obey_their_description(): void
+    {
+        $user = self::user();
+        $plan = $this->faulty($user);
+        $this->actingAs($user);
+        $node = FaultyOnPurpose::plan(app(Knowledge::class))->nodes()[1]->id;
+        foreach ([
+            '/api/session' => 'Session', '/api/plans' => 'PlanList', '/api/catalogue' => 'Catalogue', "/api/plans/{$plan->id}" => 'Workspace',
+            "/api/plans/{$plan->id}/assignment" => 'Assignment', "/api/plans/{$plan->id}/history" => 'History', "/api/plans/{$plan->id}/nodes/{$node}/sheet" => 'NodeSheet',
+        ] as $path => $name) {
+            $schema = ['$ref' => '#/components/schemas/'.$name, 'components' => ['schemas' => Components::of(app(Knowledge::class)->media)]];
+            $result = (new Validator)->validate(json_decode((string) $this->getJson($path)->assertOk()->getContent()), json_encode($schema, JSON_THROW_ON_ERROR));
+            self::assertTrue($result->isValid(), $path.' '.json_encode($result->error() === null ? null : (new ErrorFormatter)->format($result->error())));
+        }
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Http\EditRequest;
+use App\Models\PlanRecord;
+use App\Models\User;
+use App\Plans\PlanEditing;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\ThingKind;
+
+final class EditTest extends FeatureTestCase
+{
+    private User $ann;
+
+    private PlanRecord $plan;
+
+    /** @var list<array<string, mixed>> */
+    private array $nodes;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->ann = self::user();
+        $this->plan = $this->linden($this->ann);
+        $this->actingAs($this->ann);
+        $this->nodes = $this->look()->json('document.nodes');
+    }
+
+    private function look(): TestResponse
+    {
+        return $this->getJson("/api/plans/{$this->plan->id}")->assertOk();
+    }
+
+    private function undo(): TestResponse
+    {
+        return $this->postJson("/api/plans/{$this->plan->id}/undo");
+    }
+
+    private function redo(): TestResponse
+    {
+        return $this->postJson("/api/plans/{$this->plan->id}/redo");
+    }
+
+    public function test_an_edit_answers_with_the_new_version_and_its_findings_and_is_kept(): void
+    {
+        $link = $this->look()->json('document.links.0.id');
+        $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'link', 'id' => $link, 'values' => ['settings' => ['channel' => 6]]])->assertOk();
+        self::assertSame(2, $answer->json('version'));
+        self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings'), 'rule'));
+        $looked = $this->look();
+        self::assertSame($answer->json('document'), $looked->json('document'));
+        self::assertSame($answer->json('findings'), $looked->json('findings'));
+    }
+
+    public function test_a_stale_edit_is_refused_with_what_was_done_since(): void
+    {
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'First'))->assertOk();
+        $before = $this->look()->json('document');
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'Second'))
+            ->assertConflict()->assertJsonPath('version', 2)->assertJsonPath('since.0.by', 'Ann')->assertJsonPath('since.0.label', 'Test');
+        self::assertSame($before, $this->look()->json('document'));
+    }
+
+    public function test_the_same_edit_sent_twice_is_done_once(): void
+    {
+        $add = ['op' => 'add', 'kind' => 'place', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'New']];
+        $this->edit($this->plan, 1, $add)->assertOk();
+        $this->edit($this->plan, 1, $add)->assertConflict();
+        self::assertCount(5, $this->look()->json('document.places'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no version' => [['operations' => [['op' => 'x']]], '/version'];
+        yield 'version as text' => [['version' => '1', 'operations' => [['op' => 'x']]], '/version'];
+        yield 'no operations' => [['version' => 1], '/operations'];
+        yield 'operations as text' => [['version' => 1, 'operations' => 'all'], '/operations'];
+        yield 'too many' => [['version' => 1, 'operations' => array_fill(0, 5001, [])], '/operations'];
+        yield 'unknown verb' => [['version' => 1, 'operations' => [['op' => 'explode', 'kind' => 'node', 'id' => 'x']]], '/operations/0/op'];
+        yield 'unknown id' => [['version' => 1, 'operations' => [['op' => 'remove', 'kind' => 'node', 'id' => 'x']]], '/operations/0/id'];
+        yield 'label as a list' => [['version' => 1, 'label' => [], 'operations' => [['op' => 'x']]], '/label'];
+    }
+
+    /** @param array<string, mixed> $body */
+    #[DataProvider('wrong')]
+    public function test_a_wrong_edit_is_refused_at_its_place_and_nothing_is_lost(array $body, string $place): void
+    {
+        $before = $this->look()->json('document');
+        $this->postJson("/api/plans/{$this->plan->id}/operations", $body)->assertUnprocessable()->assertJsonPath('problems.0.place', $place);
+        self::assertSame($before, $this->look()->json('document'));
+    }
+
+    public function test_an_edit_is_done_whole_or_not_at_all(): void
+    {
+        $before = $this->look()->json('document');
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'Good'), self::rename($this->nodes[1]['id'], ''))
+            ->assertUnprocessable()->assertJsonPath('problems.0.place', '/operations/1/values/name');
+        self::assertSame($before, $this->look()->json('document'));
+    }
+
+    public function test_a_thing_of_another_plan_is_unknown_here(): void
+    {
+        $other = $this->faulty($this->ann);
+        $foreign = $this->getJson("/api/plans/{$other->id}")->json('document.nodes.0.id');
+        $this->edit($this->plan, 1, self::rename($foreign, 'Mine'))->assertUnprocessable()->assertJsonPath('problems.0.place', '/operations/0/id');
+    }
+
+    public function test_undo_and_redo_go_back_and_forth_to_the_byte(): void
+    {
+        $documents = [$this->look()->json('document')];
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
+        $documents[] = $this->look()->json('document');
+        $this->edit($this->plan, 2, ['op' => 'remove', 'kind' => 'node', 'id' => $this->nodes[3]['id']])->assertOk();
+        $documents[] = $this->look()->json('document');
+
+        self::assertSame($documents[1], $this->undo()->assertOk()->json('document'));
+        self::assertSame($documents[0], $this->undo()->assertOk()->json('document'));
+        $this->undo()->assertConflict();
+        self::assertSame($documents[1], $this->redo()->assertOk()->json('document'));
+        self::assertSame($documents[2], $this->redo()->assertOk()->json('document'));
+        $this->redo()->assertConflict();
+        self::assertSame($documents[1], $this->undo()->assertOk()->json('document'));
+    }
+
+    public function test_after_a_new_edit_there_is_nothing_to_do_again(): void
+    {
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
+        $this->undo()->assertOk()->assertJsonPath('history.redo', 'Test');
+        $this->edit($this->plan, 3, self::rename($this->nodes[0]['id'], 'Two'))->assertOk()->assertJsonPath('history.redo', null);
+        $this->redo()->assertConflict();
+    }
+
+    public function test_undo_is_refused_when_someone_else_changed_the_same_since(): void
+    {
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
+        $bob = self::user('Bob');
+        $this->plan->refresh();
+        $operations = [Operation::change(ThingKind::Node, $this->nodes[0]['id'], ['name' => 'Bob\'s'])];
+        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(2, 'By Bob', $operations));
+        $this->undo()->assertConflict()->assertJsonPath('message', '"Test" cannot be replayed: Bob has changed the same things since.');
+        $this->postJson("/api/plans/{$this->plan->id}/redo")->assertConflict();
+    }
+
+    public function test_accepting_every_proposal_leaves_nothing_to_assign(): void
+    {
+        $plan = $this->faulty($this->ann);
+        $assignment = $this->getJson("/api/plans/{$plan->id}/assignment")->assertOk();
+        self::assertNotSame([], $assignment->json('proposals'));
+        $operations = array_merge(...array_column($assignment->json('proposals'), 'operations'));
+        $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $assignment->json('version'), 'label' => 'Assign', 'operations' => $operations])->assertOk();
+        $this->getJson("/api/plans/{$plan->id}/assignment")->assertJsonPath('proposals', []);
+    }
+
+    public function test_history_names_what_was_done_and_by_whom(): void
+    {
+        $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
+        $this->undo()->assertOk();
+        $this->getJson("/api/plans/{$this->plan->id}/history")->assertJsonPath('edits.0.label', 'Test')->assertJsonPath('edits.0.by', 'Ann')->assertJsonPath('edits.0.state', 'undone');
+    }
+}

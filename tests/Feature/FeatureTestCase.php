@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlanRecord;
+use App\Models\User;
+use App\Plans\PlanStore;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Testing\TestResponse;
+use Rundfunk\Demo\FaultyOnPurpose;
+use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Knowledge;
+
+/** Tests of the application over its JSON interface, with the real database. */
+abstract class FeatureTestCase extends FrameworkTestCase
+{
+    use RefreshDatabase;
+
+    public function createApplication(): Application
+    {
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected static function user(string $name = 'Ann'): User
+    {
+        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@linden-hollow.example', 'password' => Hash::make('a long password')]);
+    }
+
+    protected function linden(User $user): PlanRecord
+    {
+        return app(PlanStore::class)->create($user, LindenHollow::plan(app(Knowledge::class)));
+    }
+
+    protected function faulty(User $user): PlanRecord
+    {
+        return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Knowledge::class)));
+    }
+
+    /** @param array<string, mixed> ...$operations */
+    protected function edit(PlanRecord $plan, int $version, array ...$operations): TestResponse
+    {
+        return $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $version, 'label' => 'Test', 'operations' => array_values($operations)]);
+    }
+
+    /** @return array<string, mixed> */
+    protected static function rename(string $id, string $name): array
+    {
+        return ['op' => 'change', 'kind' => 'node', 'id' => $id, 'values' => ['name' => $name]];
+    }
+
+    /** @return array<string, mixed> the plan as a file, without what a copy may change */
+    protected static function document(TestResponse $response): array
+    {
+        return $response->json('document');
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlanRecord;
+use App\Plans\PlanStore;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Demo\FaultyOnPurpose;
+use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Plan\ThingKind;
+use Symfony\Component\Process\Process;
+
+final class PlanTest extends FeatureTestCase
+{
+    public function test_a_plan_is_begun_listed_deleted_and_brought_back(): void
+    {
+        $this->actingAs(self::user());
+        $id = $this->postJson('/api/plans', ['name' => 'Mine', 'region' => 'eu'])->assertCreated()->json('id');
+        $this->getJson('/api/plans')->assertJsonPath('plans.0.name', 'Mine')->assertJsonPath('plans.0.nodes', 0);
+        $this->getJson("/api/plans/{$id}")->assertJsonPath('version', 1)->assertJsonPath('findings', []);
+        $this->deleteJson("/api/plans/{$id}")->assertOk();
+        $this->getJson("/api/plans/{$id}")->assertNotFound();
+        $this->getJson('/api/plans')->assertExactJson(['plans' => []]);
+        $this->postJson("/api/plans/{$id}/restore")->assertOk();
+        $this->getJson("/api/plans/{$id}")->assertOk();
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function unfit(): iterable
+    {
+        yield 'no name' => [['region' => 'eu'], '/name'];
+        yield 'name too long' => [['name' => str_repeat('x', 81), 'region' => 'eu'], '/name'];
+        yield 'no such region' => [['name' => 'x', 'region' => 'mars'], '/region'];
+    }
+
+    /** @param array<string, mixed> $body */
+    #[DataProvider('unfit')]
+    public function test_a_bad_plan_is_refused_at_its_field(array $body, string $place): void
+    {
+        $this->actingAs(self::user())->postJson('/api/plans', $body)->assertUnprocessable()->assertJsonPath('problems.0.place', $place);
+    }
+
+    public function test_a_copy_holds_the_same_and_is_apart(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $copy = $this->actingAs($user)->postJson("/api/plans/{$plan->id}/duplicate")->assertCreated()->json('id');
+        $original = $this->getJson("/api/plans/{$plan->id}")->json('document');
+        $copied = $this->getJson("/api/plans/{$copy}")->json('document');
+        self::assertSame('Copy of Linden Hollow', $copied['plan']['name']);
+        unset($original['plan'], $copied['plan']);
+        self::assertSame($original, $copied);
+        $this->edit(PlanRecord::query()->findOrFail($copy), 1, self::rename($copied['nodes'][0]['id'], 'Changed'))->assertOk();
+        self::assertSame($original['nodes'], $this->getJson("/api/plans/{$plan->id}")->json('document.nodes'));
+    }
+
+    public function test_storing_and_loading_changes_nothing(): void
+    {
+        $user = self::user();
+        foreach ([[LindenHollow::plan(app(Knowledge::class)), $this->linden($user)], [FaultyOnPurpose::plan(app(Knowledge::class)), $this->faulty($user)]] as [$plan, $record]) {
+            self::assertSame((new PlanWriter)->write($plan), (new PlanWriter)->write(app(PlanStore::class)->load($record)->plan));
+        }
+    }
+
+    public function test_a_plan_loads_in_one_query_a_table_however_large_it_is(): void
+    {
+        $user = self::user();
+        $counts = [];
+        foreach ([$this->linden($user), $this->faulty($user)] as $record) {
+            $fresh = PlanRecord::query()->findOrFail($record->id);
+            DB::enableQueryLog();
+            DB::flushQueryLog();
+            app(PlanStore::class)->load($fresh);
+            $counts[] = count(DB::getQueryLog());
+            DB::disableQueryLog();
+        }
+        self::assertSame($counts[0], $counts[1]);
+        self::assertLessThanOrEqual(count(ThingKind::cases()) + 1, $counts[0]);
+    }
+
+    public function test_the_screen_gives_what_the_command_line_gives_on_the_exported_plan(): void
+    {
+        $user = self::user();
+        $record = $this->faulty($user);
+        $file = (string) tempnam(sys_get_temp_dir(), 'plan');
+        file_put_contents($file, $this->actingAs($user)->get("/api/plans/{$record->id}/file")->assertOk()->getContent());
+        $run = static function (string ...$arguments): mixed {
+            $process = new Process([PHP_BINARY, base_path('bin/rundfunk'), ...$arguments]);
+            $process->run();
+
+            return json_decode($process->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+        };
+        self::assertSame($this->getJson("/api/plans/{$record->id}")->json('findings'), $run('check', $file, '--format=json')['findings']);
+        self::assertSame($this->getJson("/api/plans/{$record->id}/assignment")->json('proposals'), $run('assign', $file, '--format=json')['proposals']);
+        unlink($file);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class SessionTest extends FeatureTestCase
+{
+    private const ANN = ['name' => 'Ann', 'email' => 'ann@linden-hollow.example', 'password' => 'a long password'];
+
+    public function test_registering_signs_in_and_signing_out_signs_out(): void
+    {
+        $this->getJson('/api/session')->assertExactJson(['user' => null]);
+        $this->postJson('/api/registration', self::ANN)->assertCreated()->assertJsonPath('user.name', 'Ann');
+        $this->getJson('/api/session')->assertJsonPath('user.email', 'ann@linden-hollow.example');
+        $this->deleteJson('/api/session')->assertExactJson(['user' => null]);
+        $this->getJson('/api/plans')->assertUnauthorized();
+        $this->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => 'a long password'])->assertOk();
+        $this->getJson('/api/plans')->assertOk();
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function unfit(): iterable
+    {
+        yield 'no name' => [['name' => ''], 'name'];
+        yield 'name no text' => [['name' => ['x']], 'name'];
+        yield 'no address' => [['email' => 'nonsense'], 'email'];
+        yield 'short password' => [['password' => 'short'], 'password'];
+        yield 'password no text' => [['password' => ['a', 'b']], 'password'];
+    }
+
+    /** @param array<string, mixed> $change */
+    #[DataProvider('unfit')]
+    public function test_a_bad_registration_is_refused_at_its_field(array $change, string $field): void
+    {
+        $this->postJson('/api/registration', [...self::ANN, ...$change])->assertUnprocessable()->assertJsonValidationErrorFor($field);
+        self::assertSame(0, User::query()->count());
+    }
+
+    public function test_an_address_is_taken_once(): void
+    {
+        self::user();
+        $this->postJson('/api/registration', self::ANN)->assertJsonValidationErrorFor('email');
+    }
+
+    public function test_a_wrong_password_does_not_sign_in_and_does_not_tell_which_was_wrong(): void
+    {
+        self::user();
+        $wrong = $this->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => 'wrong'])->assertUnprocessable()->json('errors');
+        $unknown = $this->postJson('/api/session', ['email' => 'bob@linden-hollow.example', 'password' => 'wrong'])->assertUnprocessable()->json('errors');
+        self::assertSame($wrong, $unknown);
+    }
+
+    public function test_guessing_is_slowed_down(): void
+    {
+        for ($try = 0; $try < 120; $try++) {
+            $this->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => "guess {$try}"]);
+        }
+        $this->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => 'again'])->assertTooManyRequests();
+    }
+
+    public function test_no_foreign_script_or_frame_gets_in(): void
+    {
+        $policy = (string) $this->get('/api/session')->headers->get('Content-Security-Policy');
+        self::assertStringContainsString("script-src 'self';", $policy);
+        self::assertStringContainsString("frame-ancestors 'none'", $policy);
+        self::assertStringNotContainsString("script-src 'self' 'unsafe", $policy);
+    }
+}
