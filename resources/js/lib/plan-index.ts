@@ -1,0 +1,111 @@
+import type { PlanDocument, Schemas } from './api';
+
+/** Look-ups over a plan's document. Nothing is computed here that the core should know. */
+export class PlanIndex {
+    readonly places: Schemas['Place'][];
+    readonly nodes: Schemas['Node'][];
+    readonly links: Schemas['Link'][];
+    private readonly byId = new Map<string, unknown>();
+
+    constructor(readonly document: PlanDocument) {
+        this.places = inOrder(document.places);
+        this.nodes = inOrder(document.nodes);
+        this.links = inOrder(document.links);
+        for (const list of Object.values(document)) {
+            if (Array.isArray(list)) {
+                for (const thing of list) {
+                    this.byId.set(thing.id, thing);
+                }
+            }
+        }
+    }
+
+    node(id: string): Schemas['Node'] | undefined {
+        return this.byId.get(id) as Schemas['Node'] | undefined;
+    }
+
+    link(id: string): Schemas['Link'] | undefined {
+        return this.byId.get(id) as Schemas['Link'] | undefined;
+    }
+
+    endpoint(id: string): Schemas['Endpoint'] | undefined {
+        return this.byId.get(id) as Schemas['Endpoint'] | undefined;
+    }
+
+    control(id: string): Schemas['Control'] | undefined {
+        return this.byId.get(id) as Schemas['Control'] | undefined;
+    }
+
+    output(id: string): Schemas['Output'] | undefined {
+        return this.byId.get(id) as Schemas['Output'] | undefined;
+    }
+
+    route(id: string): Schemas['Route'] | undefined {
+        return this.byId.get(id) as Schemas['Route'] | undefined;
+    }
+
+    module(id: string): Schemas['Module'] | undefined {
+        return this.byId.get(id) as Schemas['Module'] | undefined;
+    }
+
+    placeName(id: string | null): string {
+        return (this.byId.get(id ?? '') as Schemas['Place'] | undefined)?.name ?? 'Nowhere yet';
+    }
+
+    modulesOf(nodeId: string): Schemas['Module'][] {
+        return inOrder(this.document.modules.filter((module) => module.nodeId === nodeId));
+    }
+
+    controlsOf(nodeId: string): Schemas['Control'][] {
+        return inOrder(this.document.controls.filter((control) => control.nodeId === nodeId));
+    }
+
+    outputsOf(nodeId: string): Schemas['Output'][] {
+        return inOrder(this.document.outputs.filter((output) => output.nodeId === nodeId));
+    }
+
+    endpointsOn(linkId: string): Schemas['Endpoint'][] {
+        return inOrder(this.document.endpoints.filter((endpoint) => endpoint.linkId === linkId));
+    }
+
+    addressesOf(endpointId: string): Schemas['Address'][] {
+        return this.document.addresses
+            .filter((address) => address.endpointId === endpointId)
+            .sort((a, b) => a.pipe - b.pipe);
+    }
+
+    /** The node that a finding or proposal about a thing belongs to, and the step where it is mended. */
+    whereabouts(kind: string, id: string): { step: string; item?: string } {
+        const thing = this.byId.get(id) as Record<string, string | null> | undefined;
+        switch (kind) {
+            case 'node':
+                return { step: 'nodes', item: id };
+            case 'module':
+            case 'control':
+            case 'output':
+                return { step: 'nodes', item: thing?.['nodeId'] ?? undefined };
+            case 'pinUse':
+                return { step: 'nodes', item: this.module(thing?.['moduleId'] ?? '')?.nodeId };
+            case 'link':
+                return { step: 'links', item: id };
+            case 'endpoint':
+                return { step: 'links', item: thing?.['linkId'] ?? undefined };
+            case 'address':
+                return { step: 'links', item: this.endpoint(thing?.['endpointId'] ?? '')?.linkId };
+            case 'route':
+                return { step: 'routes', item: id };
+            case 'hop':
+                return { step: 'routes', item: thing?.['routeId'] ?? undefined };
+            default:
+                return { step: 'site' };
+        }
+    }
+
+    nextOrder(list: { order: number }[]): number {
+        return list.reduce((highest, thing) => Math.max(highest, thing.order + 1), 0);
+    }
+}
+
+function inOrder<T extends { id: string; order: number }>(list: T[]): T[] {
+    return [...list].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+}

@@ -1,0 +1,69 @@
+import type { Finding } from './api';
+import type { PlanIndex } from './plan-index';
+
+export interface Hit {
+    title: string;
+    what: string;
+    kind: string;
+    id: string;
+}
+
+/** Everything in a plan that has a name, an address or a code. */
+export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
+    const node = (id: string): string => index.node(id)?.name ?? '';
+    const { document } = index;
+    return [
+        ...index.places.map((place) => ({ title: place.name, what: 'place', kind: 'place', id: place.id })),
+        ...index.nodes.map((one) => ({ title: one.name, what: one.kind, kind: 'node', id: one.id })),
+        ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link', id: link.id })),
+        ...document.controls.map((one) => ({
+            title: `${node(one.nodeId)} · ${one.name}`,
+            what: one.kind,
+            kind: 'control',
+            id: one.id,
+        })),
+        ...document.outputs.map((one) => ({
+            title: `${node(one.nodeId)} · ${one.name}`,
+            what: one.load || one.kind,
+            kind: 'output',
+            id: one.id,
+        })),
+        ...document.modules.map((one) => ({
+            title: `${node(one.nodeId)} · ${one.name}`,
+            what: 'module',
+            kind: 'module',
+            id: one.id,
+        })),
+        ...document.addresses
+            .filter((one) => one.value !== null)
+            .map((one) => ({
+                title: `${one.value}`,
+                what: `address of ${node(index.endpoint(one.endpointId)?.nodeId ?? '')}`,
+                kind: 'address',
+                id: one.id,
+            })),
+        ...document.hops
+            .filter((one) => one.code !== null)
+            .map((one) => ({
+                title: `0x${(one.code ?? 0).toString(16).toUpperCase().padStart(2, '0')}`,
+                what: `code over ${index.link(one.linkId)?.name ?? ''}`,
+                kind: 'hop',
+                id: one.id,
+            })),
+        ...findings.map((one) => ({ title: one.title, what: one.severity, kind: one.at.kind, id: one.at.id })),
+    ];
+}
+
+/** Those that hold every word that was typed, names that begin with it first. */
+export function search(all: Hit[], typed: string, most = 12): Hit[] {
+    const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+    if (words.length === 0) {
+        return [];
+    }
+    const text = (hit: Hit): string => `${hit.title} ${hit.what}`.toLowerCase();
+    const begins = (hit: Hit): number => (hit.title.toLowerCase().startsWith(words[0] ?? '') ? 0 : 1);
+    return all
+        .filter((hit) => words.every((word) => text(hit).includes(word)))
+        .sort((a, b) => begins(a) - begins(b))
+        .slice(0, most);
+}

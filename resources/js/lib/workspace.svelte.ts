@@ -1,0 +1,144 @@
+import { api, type Catalogue, type Operation, type Workspace } from './api';
+import { PlanIndex } from './plan-index';
+
+type Saving = 'saved' | 'saving' | 'failed';
+interface Edit {
+    label: string;
+    operations: Operation[];
+}
+interface Conflict {
+    message: string;
+    mine: string;
+    since: { version: number; label: string; by: string }[];
+}
+
+/** The plan that is open: what the server last said of it, and the edits on their way there. */
+class OpenPlan {
+    planId = $state('');
+    data = $state.raw<Workspace | null>(null);
+    catalogue = $state.raw<Catalogue | null>(null);
+    missing = $state(false);
+    saving = $state<Saving>('saved');
+    /** Why the last edit was not kept, and where. */
+    refusal = $state<string | null>(null);
+    conflict = $state<Conflict | null>(null);
+    index = $derived(this.data === null ? null : new PlanIndex(this.data.document));
+    accepted = $derived(new Set(this.data?.document.acceptances.map((acceptance) => acceptance.findingId)));
+    private unsent = $state.raw<Edit | null>(null);
+    private queue: Promise<unknown> = Promise.resolve();
+
+    async open(planId: string): Promise<void> {
+        if (this.planId !== planId) {
+            this.data = null;
+        }
+        this.planId = planId;
+        this.missing = false;
+        this.refusal = null;
+        this.conflict = null;
+        const [plan, catalogue] = await Promise.all([
+            api.GET('/api/plans/{plan}', { params: { path: { plan: planId } } }),
+            this.catalogue === null ? api.GET('/api/catalogue') : Promise.resolve(null),
+        ]);
+        if (catalogue?.data !== undefined) {
+            this.catalogue = catalogue.data;
+        }
+        this.data = plan.data ?? null;
+        this.missing = plan.data === undefined;
+        this.saving = 'saved';
+    }
+
+    /** Sends operations, one edit after another, each made against the version the last one gave. True when kept. */
+    edit(label: string, ...operations: Operation[]): Promise<boolean> {
+        const sent = this.queue.then(() => this.send({ label: label.slice(0, 200), operations }));
+        this.queue = sent.catch(() => false);
+        return sent;
+    }
+
+    undo(): Promise<boolean> {
+        return this.replay('/api/plans/{plan}/undo');
+    }
+
+    redo(): Promise<boolean> {
+        return this.replay('/api/plans/{plan}/redo');
+    }
+
+    /** After a lost connection: the edit that did not arrive, once more. */
+    async retry(): Promise<void> {
+        const edit = this.unsent;
+        if (edit !== null) {
+            this.unsent = null;
+            await this.send(edit);
+        }
+    }
+
+    private async send(edit: Edit): Promise<boolean> {
+        if (this.data === null) {
+            return false;
+        }
+        this.saving = 'saving';
+        this.refusal = null;
+        try {
+            const { data, error, response } = await api.POST('/api/plans/{plan}/operations', {
+                params: { path: { plan: this.planId } },
+                body: { version: this.data.version, ...edit },
+            });
+            if (data !== undefined) {
+                this.data = data;
+                this.saving = 'saved';
+                return true;
+            }
+            this.saving = 'saved';
+            if (response.status === 409 && 'since' in error) {
+                this.conflict = { message: error.message, mine: edit.label, since: error.since };
+            } else if ('problems' in error) {
+                this.refusal = error.problems.map((problem) => `${fieldOf(problem.place)} ${problem.message}`).join('; ');
+            } else {
+                this.refusal = error.message;
+            }
+            return false;
+        } catch {
+            this.saving = 'failed';
+            this.unsent = edit;
+            return false;
+        }
+    }
+
+    private replay(path: '/api/plans/{plan}/undo' | '/api/plans/{plan}/redo'): Promise<boolean> {
+        const sent = this.queue.then(async () => {
+            this.saving = 'saving';
+            this.refusal = null;
+            try {
+                const { data, error } = await api.POST(path, { params: { path: { plan: this.planId } } });
+                this.data = data ?? this.data;
+                this.refusal = error?.message ?? null;
+                this.saving = 'saved';
+                return data !== undefined;
+            } catch {
+                this.saving = 'failed';
+                return false;
+            }
+        });
+        this.queue = sent.catch(() => false);
+        return sent;
+    }
+}
+
+/** The last part of a place such as /operations/0/values/name, as a person reads it. */
+function fieldOf(place: string): string {
+    const last = place.split('/').filter((part) => part !== 'values' && part !== 'operations' && !/^\d+$/.test(part));
+    return last.join(' › ') || 'The edit';
+}
+
+export const workspace = new OpenPlan();
+
+export function add(kind: Operation['kind'], id: string, values: Record<string, unknown>): Operation {
+    return { op: 'add', kind, id, values };
+}
+
+export function change(kind: Operation['kind'], id: string, values: Record<string, unknown>): Operation {
+    return { op: 'change', kind, id, values };
+}
+
+export function remove(kind: Operation['kind'], id: string): Operation {
+    return { op: 'remove', kind, id, values: {} };
+}

@@ -1,0 +1,82 @@
+<script lang="ts">
+    import type { Catalogue, Schemas } from '../../../lib/api';
+    import type { PlanIndex } from '../../../lib/plan-index';
+    import { ulid } from '../../../lib/ulid';
+    import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
+    import PinButton from '../../../widgets/PinButton.svelte';
+    import SelectField from '../../../widgets/SelectField.svelte';
+
+    interface Props {
+        node: Schemas['Node'];
+        index: PlanIndex;
+        catalogue: Catalogue;
+        table: Schemas['PinTable'] | undefined;
+    }
+    let { node, index, catalogue, table }: Props = $props();
+    type Pin = Schemas['PinTable']['pins'][number];
+
+    const wires = $derived(
+        index.modulesOf(node.id).flatMap((module) =>
+            (catalogue.modules.find((one) => one.key === module.class)?.terminals ?? []).flatMap((terminal) => {
+                const use = index.document.pinUses.find((one) => one.moduleId === module.id && one.terminal === terminal.name);
+                const wanted = table?.unwired.some((one) => one.moduleId === module.id && one.terminal === terminal.name) ?? false;
+                return use !== undefined || wanted ? [{ module, terminal, use }] : [];
+            }),
+        ),
+    );
+    const pinNames = $derived((table?.pins ?? []).map((pin) => ({ value: pin.name, name: pin.uses.length > 0 ? `${pin.name} (taken)` : pin.name })));
+
+    function marks(pin: Pin): string {
+        return [pin.console ? 'console' : '', pin.strap ? `boot: ${pin.strap}` : '', pin.inputOnly ? 'input only' : '', pin.led ? 'LED' : '', ...pin.can.filter((can) => can.includes('.')).map((can) => can.toUpperCase().replace('.', ' '))].filter(Boolean).join(', ');
+    }
+
+    function rewire(wire: (typeof wires)[number], pin: string): void {
+        const what = `${wire.module.name} ${wire.terminal.name}`;
+        if (wire.use === undefined) {
+            void workspace.edit(`${what} on ${pin}`, add('pinUse', ulid(), { moduleId: wire.module.id, terminal: wire.terminal.name, pin, pinned: true }));
+        } else if (pin === '') {
+            void workspace.edit(`Take ${what} off ${wire.use.pin}`, remove('pinUse', wire.use.id));
+        } else {
+            void workspace.edit(`${what} on ${pin}`, change('pinUse', wire.use.id, { pin, pinned: true }));
+        }
+    }
+</script>
+
+{#if table !== undefined}
+    <div class="mt-3 grid items-start gap-3 xl:grid-cols-[minmax(260px,1fr)_minmax(0,1.2fr)]">
+        <section class="sheet" aria-label="Wires">
+            <table class="ledger">
+                <thead><tr><th><span class="text-ink font-semibold">Wires</span></th><th>Pin</th></tr></thead>
+                <tbody>
+                    {#each wires as wire (`${wire.module.id} ${wire.terminal.name}`)}
+                        <tr>
+                            <td title={wire.terminal.doc}>{wire.module.name} <span class="mono">{wire.terminal.name}</span></td>
+                            <td>
+                                <div class="flex items-end">
+                                    <SelectField label="Pin of {wire.module.name} {wire.terminal.name}" quiet class="w-[118px]" value={wire.use?.pin ?? ''} empty="none yet" items={pinNames} onsave={(pin) => rewire(wire, pin)} />
+                                    {#if wire.use}<PinButton pinned={wire.use.pinned} what="{wire.module.name} {wire.terminal.name}" onturn={() => wire.use && workspace.edit(`${wire.use.pinned ? 'Unpin' : 'Pin'} ${wire.module.name} ${wire.terminal.name}`, change('pinUse', wire.use.id, { pinned: !wire.use.pinned }))} />{/if}
+                                </div>
+                            </td>
+                        </tr>
+                    {:else}
+                        <tr><td colspan="2" class="text-soft">Nothing to wire yet.</td></tr>
+                    {/each}
+                </tbody>
+            </table>
+        </section>
+        <section class="sheet" aria-label="Pin table">
+            <table class="ledger">
+                <thead><tr><th><span class="text-ink font-semibold">Pins</span></th><th>On it</th><th>Marks</th></tr></thead>
+                <tbody>
+                    {#each table.pins as pin (pin.name)}
+                        <tr title={pin.note}>
+                            <td class="mono !py-[3px]">{pin.name}</td>
+                            <td class="!py-[3px] {pin.uses.length > 1 && new Set(pin.uses.map((use) => use.what.split(' ').at(-1))).size > 1 ? 'text-fault' : ''}">{pin.uses.map((use) => use.what).join(', ')}{#if pin.uses.length === 0}<span class="text-soft">free</span>{/if}</td>
+                            <td class="text-soft !py-[3px] text-[13px]">{marks(pin)}</td>
+                        </tr>
+                    {/each}
+                </tbody>
+            </table>
+        </section>
+    </div>
+{/if}

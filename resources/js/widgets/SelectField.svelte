@@ -1,0 +1,32 @@
+<script lang="ts">
+    import Select from 'flowbite-svelte/Select.svelte';
+
+    interface Props {
+        label: string;
+        value: string;
+        items: { value: string; name: string }[];
+        onsave: (value: string) => void;
+        quiet?: boolean;
+        /** Shown while nothing is chosen; with it the choice can be empty. */
+        empty?: string;
+        disabled?: boolean;
+        class?: string;
+    }
+    let { label, value, items, onsave, quiet = false, empty, disabled = false, class: className = '' }: Props = $props();
+    const id = $props.id();
+
+    function save(event: Event): void {
+        const chosen = (event.currentTarget as HTMLSelectElement).value;
+        if (chosen !== value) {
+            onsave(chosen);
+        }
+    }
+</script>
+
+<div class={className}>
+    <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
+    <Select {id} {value} size="sm" {disabled} placeholder="" onchange={save}>
+        {#if empty !== undefined}<option value="">{empty}</option>{/if}
+        {#each items as item (item.value)}<option value={item.value} selected={item.value === value}>{item.name}</option>{/each}
+    </Select>
+</div>
