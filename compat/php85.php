@@ -6,7 +6,7 @@ declare(strict_types=1);
 // the registry this project installs from; see docs/adr/0002-compat.md.
 
 if (! function_exists('array_first')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_first(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_first($array)];
@@ -14,7 +14,7 @@ if (! function_exists('array_first')) {
 }
 
 if (! function_exists('array_last')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];

@@ -13,8 +13,10 @@ final readonly class EditRequest
 {
     private const MOST = 5_000;
 
-    /** @param list<Operation> $operations */
-    public function __construct(public int $version, public string $label, public array $operations) {}
+    /** @param  list<Operation>  $operations */
+    public function __construct(public int $version, public string $label, public array $operations)
+    {
+    }
 
     /** @throws PlanRefused */
     public static function read(Request $request): self

@@ -10,5 +10,7 @@ use Rundfunk\Plan\Plan;
 /** A plan as it was read from the database, with the version it had. */
 final readonly class LoadedPlan
 {
-    public function __construct(public Plan $plan, public int $version, public Findings $findings) {}
+    public function __construct(public Plan $plan, public int $version, public Findings $findings)
+    {
+    }
 }

@@ -10,7 +10,6 @@ use App\Models\EditState;
 use App\Models\PlanRecord;
 use App\Models\User;
 use Closure;
-use Illuminate\Support\Facades\DB;
 use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
@@ -21,7 +20,9 @@ use Rundfunk\Plan\Shape\PlanRefused;
 /** Edits, undo and redo: each in one transaction, with the plan's row locked. */
 final readonly class PlanEditing
 {
-    public function __construct(private PlanStore $store, private Knowledge $knowledge) {}
+    public function __construct(private PlanStore $store, private Knowledge $knowledge)
+    {
+    }
 
     /**
      * @throws StaleVersion when the plan has moved on
@@ -72,7 +73,7 @@ final readonly class PlanEditing
         });
     }
 
-    /** @param list<array<string, mixed>> $raw */
+    /** @param  list<array<string, mixed>>  $raw */
     private function replay(PlanRecord $record, LoadedPlan $loaded, EditRecord $edit, array $raw, EditState $state): LoadedPlan
     {
         $this->refuseIfTouchedSince($record, $edit);
@@ -111,7 +112,7 @@ final readonly class PlanEditing
         return new LoadedPlan($edited->plan, $record->version, $findings);
     }
 
-    /** @param Closure(LoadedPlan): LoadedPlan $change */
+    /** @param  Closure(LoadedPlan): LoadedPlan  $change */
     private function within(PlanRecord $record, Closure $change): LoadedPlan
     {
         return Transaction::of(function () use ($record, $change): LoadedPlan {

@@ -8,7 +8,6 @@ use App\Models\PlanRecord;
 use App\Models\ThingRecord;
 use App\Models\User;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Support\Facades\DB;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
@@ -25,7 +24,9 @@ final readonly class PlanStore
 {
     private const ROWS_AT_ONCE = 500;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /** @throws ModelNotFoundException when the user has no such plan */
     public function find(User $user, string $id, bool $deleted = false): PlanRecord
@@ -97,7 +98,7 @@ final readonly class PlanStore
         }
     }
 
-    /** @param list<Thing> $things */
+    /** @param  list<Thing>  $things */
     private function put(ThingKind $kind, string $planId, array $things): void
     {
         foreach (array_chunk($things, self::ROWS_AT_ONCE) as $some) {

@@ -11,7 +11,7 @@ use RuntimeException;
 /** The plan has moved on since the edit was made. */
 final class StaleVersion extends RuntimeException
 {
-    /** @param list<array{version: int, label: string, by: string}> $since what was done in between */
+    /** @param  list<array{version: int, label: string, by: string}>  $since what was done in between */
     private function __construct(public readonly int $current, public readonly array $since, string $message)
     {
         parent::__construct($message);

@@ -35,7 +35,7 @@ final readonly class ThingTables
         return $row;
     }
 
-    /** @param array<array-key, mixed> $row */
+    /** @param  array<array-key, mixed>  $row */
     public static function thing(ThingKind $kind, array $row): Thing
     {
         $values = [];

@@ -6,7 +6,6 @@ namespace App\Views;
 
 use App\Models\PlanRecord;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
 
 final class PlanListView
 {

@@ -10,7 +10,9 @@ use Rundfunk\Medium\Media;
 /** What the program knows before it sees a plan: the catalogue of hardware and rules of the air, and the media. */
 final readonly class Knowledge
 {
-    public function __construct(public Catalogue $catalogue, public Media $media) {}
+    public function __construct(public Catalogue $catalogue, public Media $media)
+    {
+    }
 
     public static function shipped(): self
     {

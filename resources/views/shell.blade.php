@@ -1,7 +1,3 @@
-<?php
-
-declare(strict_types=1);
-
 <!doctype html>
 <html lang="en">
 <head>

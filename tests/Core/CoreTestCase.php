@@ -39,7 +39,7 @@ abstract class CoreTestCase extends TestCase
         return $plan ??= FaultyOnPurpose::plan(self::knowledge());
     }
 
-    /** @param list<int> $busyWifi */
+    /** @param  list<int>  $busyWifi */
     protected static function sketch(string $region = 'eu', array $busyWifi = []): Sketch
     {
         return new Sketch('test', 'Test', self::knowledge(), $region, $busyWifi);

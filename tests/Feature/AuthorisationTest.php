@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\User;
+use Illuminate\Support\Facades\Route;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Knowledge;
-use Illuminate\Support\Facades\Route;
 
 /** Every address of the interface, asked without a session and by someone whose plan it is not. */
 final class AuthorisationTest extends FeatureTestCase

@@ -6,11 +6,11 @@ namespace Tests\Feature;
 
 use App\OpenApi\Components;
 use App\OpenApi\Description;
+use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Knowledge;
-use Illuminate\Support\Facades\Route;
 
 /** The published description of the interface against the routes and the answers. */
 final class DescriptionTest extends FeatureTestCase

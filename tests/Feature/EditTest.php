@@ -87,7 +87,7 @@ final class EditTest extends FeatureTestCase
         yield 'label as a list' => [['version' => 1, 'label' => [], 'operations' => [['op' => 'x']]], '/label'];
     }
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     #[DataProvider('wrong')]
     public function test_a_wrong_edit_is_refused_at_its_place_and_nothing_is_lost(array $body, string $place): void
     {

@@ -45,7 +45,7 @@ abstract class FeatureTestCase extends FrameworkTestCase
         return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Knowledge::class)));
     }
 
-    /** @param array<string, mixed> ...$operations */
+    /** @param  array<string, mixed>  ...$operations */
     protected function edit(PlanRecord $plan, int $version, array ...$operations): TestResponse
     {
         return $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $version, 'label' => 'Test', 'operations' => array_values($operations)]);

@@ -50,7 +50,7 @@ final class PlanFileTest extends FeatureTestCase
         yield 'nothing' => [static fn (): string => '', '/'];
     }
 
-    /** @param Closure(string): string $spoil */
+    /** @param  Closure(string): string  $spoil */
     #[DataProvider('bad')]
     public function test_a_bad_file_is_refused_whole(Closure $spoil, string $place): void
     {

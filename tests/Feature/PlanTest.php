@@ -38,7 +38,7 @@ final class PlanTest extends FeatureTestCase
         yield 'no such region' => [['name' => 'x', 'region' => 'mars'], '/region'];
     }
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     #[DataProvider('unfit')]
     public function test_a_bad_plan_is_refused_at_its_field(array $body, string $place): void
     {

@@ -32,7 +32,7 @@ final class SessionTest extends FeatureTestCase
         yield 'password no text' => [['password' => ['a', 'b']], 'password'];
     }
 
-    /** @param array<string, mixed> $change */
+    /** @param  array<string, mixed>  $change */
     #[DataProvider('unfit')]
     public function test_a_bad_registration_is_refused_at_its_field(array $change, string $field): void
     {

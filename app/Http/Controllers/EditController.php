@@ -21,7 +21,9 @@ use Rundfunk\Knowledge;
 /** The one door through which plans change. */
 final class EditController
 {
-    public function __construct(private readonly PlanStore $store, private readonly PlanEditing $editing, private readonly Knowledge $knowledge) {}
+    public function __construct(private readonly PlanStore $store, private readonly PlanEditing $editing, private readonly Knowledge $knowledge)
+    {
+    }
 
     #[OA\Post(path: '/api/plans/{plan}/operations', operationId: 'edit', summary: 'Change a plan: all the operations or none', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Edit')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),

@@ -21,7 +21,9 @@ use Rundfunk\Plan\Plan;
 /** What a node's builder needs. */
 final class NodeSheetController
 {
-    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge)
+    {
+    }
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/sheet', operationId: 'nodeSheet', summary: 'Wiring table and header of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: '#/components/schemas/NodeSheet')),

@@ -21,7 +21,9 @@ use Symfony\Component\Uid\Ulid;
 
 final class PlanController
 {
-    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge)
+    {
+    }
 
     #[OA\Get(path: '/api/plans', operationId: 'plans', summary: 'My plans', responses: [
         new OA\Response(response: 200, description: 'Newest first', content: new OA\JsonContent(ref: '#/components/schemas/PlanList')),

@@ -19,7 +19,9 @@ use Rundfunk\Plan\PlanWriter;
 /** Plans as files. */
 final class PlanFileController
 {
-    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge) {}
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge)
+    {
+    }
 
     #[OA\Get(path: '/api/plans/{plan}/file', operationId: 'exportPlan', summary: 'The plan as a file', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'A plan file', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(ref: '#/components/schemas/PlanDocument'))),

@@ -22,7 +22,7 @@ final readonly class Codes
             ?? self::lowest(self::used($plan->hopsTo($receiver)));
     }
 
-    /** @param array<int, true> $used */
+    /** @param  array<int, true>  $used */
     public static function lowest(array $used): ?int
     {
         for ($code = self::LOWEST; $code <= self::HIGHEST; $code++) {

@@ -11,7 +11,7 @@ use Rundfunk\Edit\Operation;
 /** One value that Assign would set, from what to what, and why. */
 final readonly class Proposal implements JsonSerializable
 {
-    /** @param list<Operation> $operations */
+    /** @param  list<Operation>  $operations */
     public function __construct(
         public Stage $stage,
         public Subject $at,
@@ -20,7 +20,8 @@ final readonly class Proposal implements JsonSerializable
         public string $after,
         public string $reason,
         public array $operations,
-    ) {}
+    ) {
+    }
 
     /** The same proposal for the same things has the same id. */
     public function id(): string

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Assign;
 
-use Rundfunk\Plan\Address;
-use Rundfunk\Plan\Link;
-
 /** The order in which Assign works: outside in, what is shared first. */
 enum Stage: string
 {

@@ -10,8 +10,10 @@ use Rundfunk\Frame\FrameLayout;
 /** A frame's layout as C: a struct, an encoder and a decoder. */
 final readonly class CFrame
 {
-    /** @param string $prefix in capitals */
-    public function __construct(private FrameLayout $layout, private string $prefix) {}
+    /** @param  string  $prefix in capitals */
+    public function __construct(private FrameLayout $layout, private string $prefix)
+    {
+    }
 
     /** @return list<string> */
     public function lines(): array

@@ -11,12 +11,15 @@ use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 
 /** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
 final readonly class CHeader
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function fileName(Node $node): string
     {
@@ -55,7 +58,10 @@ final readonly class CHeader
         $lines = ['/* Pins, numbered as programs for this board number them. */'];
         foreach ($plan->modulesOf($node) as $module) {
             $class = $this->knowledge->catalogue->classOf($module);
-            foreach ($plan->pinUsesOf($module) as $use) {
+            $uses = $plan->pinUsesOf($module);
+            $order = array_flip(array_keys($class->terminals));
+            usort($uses, static fn (PinUse $a, PinUse $b): int => ($order[$a->terminal] ?? 99) <=> ($order[$b->terminal] ?? 99));
+            foreach ($uses as $use) {
                 $pin = $board?->pin($use->pin);
                 if ($pin !== null) {
                     $name = $names->name('PIN_'.CNames::upper("{$module->name} {$use->terminal}"));

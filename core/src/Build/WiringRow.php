@@ -16,7 +16,8 @@ final readonly class WiringRow implements JsonSerializable
         public string $carries,
         public string $level,
         public string $note,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, string> */
     public function jsonSerialize(): array

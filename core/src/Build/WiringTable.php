@@ -18,8 +18,10 @@ use Rundfunk\Plan\SupplyFrom;
 /** Every wire of one node, module by module, supplies first: what its builder solders by. */
 final readonly class WiringTable
 {
-    /** @param list<WiringRow> $rows */
-    private function __construct(public array $rows) {}
+    /** @param  list<WiringRow>  $rows */
+    private function __construct(public array $rows)
+    {
+    }
 
     public static function of(Plan $plan, Node $node, Catalogue $catalogue): self
     {
@@ -74,6 +76,7 @@ final readonly class WiringTable
             $goes === 'ground' && $module->supply === SupplyFrom::Own => 'Join the grounds of both supplies.',
             $goes === 'ground' => '',
             $pin === '?' => 'No supply chosen yet.',
+            $board->logicV > 4.0 && $class->maxV < 4.0 => "Its inputs stand 5 V only while this is 2.7 to 3.3 V; 5 V here kills it. {$class->advice}",
             default => $class->advice,
         };
 

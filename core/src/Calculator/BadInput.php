@@ -8,7 +8,7 @@ use RuntimeException;
 
 final class BadInput extends RuntimeException
 {
-    /** @param list<string> $known */
+    /** @param  list<string>  $known */
     public static function unknown(string $calculator, string $name, array $known): self
     {
         return new self("{$calculator} takes no \"{$name}\"; it takes ".implode(', ', $known).'.');
@@ -24,7 +24,7 @@ final class BadInput extends RuntimeException
         return new self("{$name} must be a whole number, not \"{$text}\".");
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     public static function noCalculator(string $name, array $names): self
     {
         return new self("There is no calculator \"{$name}\". There are: ".implode(', ', $names).'.');

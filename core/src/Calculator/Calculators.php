@@ -7,8 +7,10 @@ namespace Rundfunk\Calculator;
 /** Every calculator, by name. A new one is one line here. */
 final readonly class Calculators
 {
-    /** @param array<string, Calculator> $byName */
-    private function __construct(private array $byName) {}
+    /** @param  array<string, Calculator>  $byName */
+    private function __construct(private array $byName)
+    {
+    }
 
     public static function standard(): self
     {

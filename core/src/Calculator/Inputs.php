@@ -7,8 +7,10 @@ namespace Rundfunk\Calculator;
 /** What was typed into a calculator: texts by name, each turned into what it should be when asked for. */
 final readonly class Inputs
 {
-    /** @param array<string, string> $given */
-    private function __construct(private array $given) {}
+    /** @param  array<string, string>  $given */
+    private function __construct(private array $given)
+    {
+    }
 
     /**
      * @param  array<string, string>  $given

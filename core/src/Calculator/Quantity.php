@@ -9,7 +9,9 @@ use JsonSerializable;
 /** An input or output of a calculator. */
 final readonly class Quantity implements JsonSerializable
 {
-    public function __construct(public string $name, public QuantityKind $kind, public ?string $unit, public string $doc) {}
+    public function __construct(public string $name, public QuantityKind $kind, public ?string $unit, public string $doc)
+    {
+    }
 
     public static function whole(string $name, ?string $unit, string $doc): self
     {

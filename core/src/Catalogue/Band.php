@@ -14,7 +14,8 @@ final readonly class Band
         public float $toMhz,
         public float $maxEirpDbm,
         public string $rule,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

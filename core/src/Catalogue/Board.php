@@ -25,7 +25,8 @@ final readonly class Board
         public array $rails,
         public array $pins,
         public string $basis,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

@@ -24,7 +24,8 @@ final readonly class BoardPin
         public string $note = '',
         public ?string $outputWhile = null,
         public int $number = 0,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values, int $index): self
     {

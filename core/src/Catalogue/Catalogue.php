@@ -18,7 +18,9 @@ final readonly class Catalogue
      * @param  array<string, ModuleClass>  $modules
      * @param  array<string, Region>  $regions
      */
-    private function __construct(public array $boards, public array $modules, public array $regions) {}
+    private function __construct(public array $boards, public array $modules, public array $regions)
+    {
+    }
 
     public static function shipped(): self
     {

@@ -36,7 +36,8 @@ final readonly class ModuleClass
         public array $supplyTerminals,
         public string $advice,
         public string $basis,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\Control;
-use Rundfunk\Plan\Output;
-
 enum ModuleGroup: string
 {
     case Radio = 'radio';

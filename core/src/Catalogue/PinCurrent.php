@@ -9,7 +9,9 @@ use Rundfunk\Plan\Shape\Values;
 /** What a board's pins may carry, milliamperes. */
 final readonly class PinCurrent
 {
-    public function __construct(public float $advisedMa, public float $absoluteMa, public ?float $chipTotalMa) {}
+    public function __construct(public float $advisedMa, public float $absoluteMa, public ?float $chipTotalMa)
+    {
+    }
 
     public static function from(Values $values): self
     {

@@ -10,7 +10,9 @@ use Rundfunk\Plan\SupplyFrom;
 /** A supply pin of a board, and what may be drawn from it. */
 final readonly class Rail
 {
-    public function __construct(public string $name, public float $volts, public float $limitMa, public SupplyFrom $supply) {}
+    public function __construct(public string $name, public float $volts, public float $limitMa, public SupplyFrom $supply)
+    {
+    }
 
     public static function from(Values $values): self
     {

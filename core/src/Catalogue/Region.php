@@ -20,7 +20,8 @@ final readonly class Region
         public string $asOf,
         public array $bands,
         public array $wifi,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

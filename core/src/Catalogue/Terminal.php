@@ -21,7 +21,8 @@ final readonly class Terminal
         public ?string $carries,
         public ?Pull $pulls,
         public string $doc,
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

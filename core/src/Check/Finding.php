@@ -29,7 +29,8 @@ final readonly class Finding implements JsonSerializable
         public string $remedy,
         public ?Fix $fix = null,
         public array $about = [],
-    ) {}
+    ) {
+    }
 
     public static function from(Values $values): self
     {

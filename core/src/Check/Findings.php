@@ -10,8 +10,10 @@ use Rundfunk\Plan\Shape\Values;
 /** What was found in one version of a plan, by rule. */
 final readonly class Findings
 {
-    /** @param array<string, list<Finding>> $byRule in the order of the rules */
-    public function __construct(private array $byRule) {}
+    /** @param  array<string, list<Finding>>  $byRule in the order of the rules */
+    public function __construct(private array $byRule)
+    {
+    }
 
     /** @return list<Finding> gravest first, then in the order of the rules */
     public function all(): array

@@ -14,7 +14,7 @@ final readonly class Fix implements JsonSerializable
     /** @var list<Operation> */
     public array $operations;
 
-    /** @param string $label states the change: "Set both to 250 kbit/s" */
+    /** @param  string  $label states the change: "Set both to 250 kbit/s" */
     public function __construct(public string $label, Operation ...$operations)
     {
         $this->operations = array_values($operations);

@@ -11,10 +11,12 @@ use Rundfunk\Plan\Thing;
 /** What a finding or a proposal is about: a thing of the plan, perhaps one field of it. */
 final readonly class Subject implements JsonSerializable
 {
-    /** @param string $kind a kind of thing, or "plan" */
-    private function __construct(public string $kind, public string $id, public ?string $field, public string $where) {}
+    /** @param  string  $kind a kind of thing, or "plan" */
+    private function __construct(public string $kind, public string $id, public ?string $field, public string $where)
+    {
+    }
 
-    /** @param string $where how to say it: "Hen house on Handsets" */
+    /** @param  string  $where how to say it: "Hen house on Handsets" */
     public static function of(Thing $thing, string $where, ?string $field = null): self
     {
         return new self($thing::kind()->value, $thing->id(), $field, $where);

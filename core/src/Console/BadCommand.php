@@ -18,7 +18,7 @@ final class BadCommand extends RuntimeException
         return new self("\"{$path}\" cannot be written.");
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public static function badOption(string $option, string $given, array $choices): self
     {
         return new self("--{$option} must be one of ".implode(', ', $choices).", not \"{$given}\".");

@@ -82,7 +82,7 @@ final class CalcCommand extends Command
         ));
     }
 
-    /** @param array<string, bool|float|int|string|list<string>> $result */
+    /** @param  array<string, bool|float|int|string|list<string>>  $result */
     private static function printed(Calculator $calculator, array $result): string
     {
         $lines = [];

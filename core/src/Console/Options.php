@@ -16,7 +16,7 @@ final readonly class Options
         return is_string($value) && $value !== '' ? $value : throw BadCommand::missingOption($option);
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public static function choice(InputInterface $input, string $option, array $choices): string
     {
         $value = self::text($input, $option);

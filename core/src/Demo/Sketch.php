@@ -28,7 +28,7 @@ final class Sketch
     /** @var array<string, int> */
     private array $orders = [];
 
-    /** @param list<int> $busyWifi */
+    /** @param  list<int>  $busyWifi */
     public function __construct(private readonly string $seed, string $name, private readonly Knowledge $knowledge, string $region = 'eu', array $busyWifi = [], string $note = '')
     {
         $this->draft = new PlanDraft(new Particulars(DerivedId::of('plan', $seed), $name, $region, $busyWifi, $note));
@@ -127,7 +127,7 @@ final class Sketch
         return (new Assigner($this->knowledge))->assign($this->plan())->plan;
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     private function put(ThingKind $kind, string $key, array $values): self
     {
         $problems = new Problems;

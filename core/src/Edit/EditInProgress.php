@@ -19,7 +19,9 @@ final class EditInProgress
     /** @var array<string, array<string, true>> */
     private array $touched = [];
 
-    public function __construct(public readonly PlanDraft $draft) {}
+    public function __construct(public readonly PlanDraft $draft)
+    {
+    }
 
     public function holds(string $id): bool
     {
@@ -32,7 +34,7 @@ final class EditInProgress
         return false;
     }
 
-    /** @param list<string> $fields */
+    /** @param  list<string>  $fields */
     public function changeParticulars(Particulars $new, array $fields): void
     {
         $old = $this->draft->particulars;
@@ -48,7 +50,7 @@ final class EditInProgress
         $this->touch($thing);
     }
 
-    /** @param list<string> $fields */
+    /** @param  list<string>  $fields */
     public function change(Thing $old, Thing $new, array $fields): void
     {
         $this->draft->put($new);

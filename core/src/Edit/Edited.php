@@ -14,7 +14,9 @@ final readonly class Edited
      * @param  list<Operation>  $inverse  would undo it
      * @param  array<string, list<string>>  $touched  ids by kind ("plan" for the plan itself): added, changed or removed
      */
-    public function __construct(public Plan $plan, public array $inverse, public array $touched) {}
+    public function __construct(public Plan $plan, public array $inverse, public array $touched)
+    {
+    }
 
     /** @return list<ThingKind> */
     public function kinds(): array

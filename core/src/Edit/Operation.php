@@ -13,13 +13,14 @@ use stdClass;
 /** One small change to a plan. */
 final readonly class Operation implements JsonSerializable
 {
-    /** @param array<string, mixed> $values for an addition all fields but the id; for a change the fields that change */
+    /** @param  array<string, mixed>  $values for an addition all fields but the id; for a change the fields that change */
     private function __construct(
         public OperationKind $op,
         public ?ThingKind $kind,
         public string $id,
         public array $values = [],
-    ) {}
+    ) {
+    }
 
     public static function add(Thing $thing): self
     {
@@ -29,13 +30,13 @@ final readonly class Operation implements JsonSerializable
         return new self(OperationKind::Add, $thing::kind(), $thing->id(), $values);
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     public static function change(ThingKind $kind, string $id, array $values): self
     {
         return new self(OperationKind::Change, $kind, $id, $values);
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     public static function changeParticulars(string $planId, array $values): self
     {
         return new self(OperationKind::Change, null, $planId, $values);

@@ -7,7 +7,9 @@ namespace Rundfunk\Frame;
 /** Puts values into the bytes of a frame and takes them out again, exactly as the generated C does. */
 final readonly class FrameCodec
 {
-    public function __construct(private FrameLayout $layout) {}
+    public function __construct(private FrameLayout $layout)
+    {
+    }
 
     /**
      * @param  array<string, int>  $values  by field name, one for each

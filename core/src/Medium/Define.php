@@ -7,6 +7,8 @@ namespace Rundfunk\Medium;
 /** One constant of a generated header. */
 final readonly class Define
 {
-    /** @param string $value as C writes it */
-    public function __construct(public string $name, public string $value, public string $comment = '') {}
+    /** @param  string  $value as C writes it */
+    public function __construct(public string $name, public string $value, public string $comment = '')
+    {
+    }
 }

@@ -9,8 +9,10 @@ use Rundfunk\Medium\PacketRadio\PacketRadio;
 /** The media this program knows. A new one is one line in standard(). */
 final readonly class Media
 {
-    /** @param array<string, Medium> $media */
-    private function __construct(private array $media) {}
+    /** @param  array<string, Medium>  $media */
+    private function __construct(private array $media)
+    {
+    }
 
     public static function standard(): self
     {

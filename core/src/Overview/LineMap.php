@@ -18,7 +18,9 @@ final readonly class LineMap implements JsonSerializable
      * @param  list<array{nodeId: string, placeId: string|null}>  $posts  from left to right
      * @param  list<array{linkId: string, form: string, medium: string, stops: list<array{endpointId: string, nodeId: string, mark: string|null}>}>  $lines  from top to bottom, stops from left to right
      */
-    private function __construct(public array $posts, public array $lines) {}
+    private function __construct(public array $posts, public array $lines)
+    {
+    }
 
     public static function of(Plan $plan, Media $media): self
     {

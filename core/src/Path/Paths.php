@@ -19,7 +19,9 @@ final class Paths
     /** @var array<string, list<array{from: Endpoint, to: Endpoint}>|null> by "from to" */
     private array $found = [];
 
-    public function __construct(private readonly Plan $plan) {}
+    public function __construct(private readonly Plan $plan)
+    {
+    }
 
     /** Control and output sit on one node: nothing goes over the air. */
     public function isLocal(Route $route): bool

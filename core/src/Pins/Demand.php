@@ -16,7 +16,9 @@ final readonly class Demand
      * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null}>  $wants  one, or every terminal on the bus line
      * @param  string|null  $busLine  such as "spi0.sck"
      */
-    public function __construct(public string $key, public array $wants, public ?string $busLine = null) {}
+    public function __construct(public string $key, public array $wants, public ?string $busLine = null)
+    {
+    }
 
     /** @return list<string> names of pins the user fixed for it */
     public function pinnedTo(): array
@@ -29,6 +31,14 @@ final readonly class Demand
         }
 
         return array_map(strval(...), array_keys($pins));
+    }
+
+    /** The same for terminals of one module that any pin suits equally, while they have none; null when it has one, or is a bus line. */
+    public function kindWhenNew(): ?string
+    {
+        ['module' => $module, 'terminal' => $terminal, 'use' => $use] = $this->wants[0];
+
+        return $this->busLine !== null || $use !== null || $terminal->carries === null ? null : "{$module->id} {$terminal->needs} {$terminal->pulls?->value}";
     }
 
     /** What it costs to put this demand on a pin; null when it cannot go there. */

@@ -18,7 +18,9 @@ final readonly class Demands
      * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null}>  $plain
      * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null}>>  $onBus  by module id
      */
-    private function __construct(private array $plain, private array $onBus) {}
+    private function __construct(private array $plain, private array $onBus)
+    {
+    }
 
     public static function of(Plan $plan, Node $node, Catalogue $catalogue): self
     {

@@ -12,8 +12,10 @@ use Rundfunk\Plan\PinUse;
 /** Whether a terminal may sit on a pin, and how well. */
 final readonly class PinFitness
 {
-    /** @param list<string> $busesInUse such as "spi0" */
-    public function __construct(private Board $board, private array $busesInUse = []) {}
+    /** @param  list<string>  $busesInUse such as "spi0" */
+    public function __construct(private Board $board, private array $busesInUse = [])
+    {
+    }
 
     /** Why the terminal cannot work on the pin; null when it can. */
     public function obstacle(BoardPin $pin, Terminal $terminal): ?PinObstacle

@@ -13,5 +13,7 @@ final readonly class PinPlan
      * @param  list<array{demand: Demand, pin: BoardPin}>  $placed
      * @param  list<Demand>  $unplaced
      */
-    public function __construct(public array $placed, public array $unplaced, public int $cost) {}
+    public function __construct(public array $placed, public array $unplaced, public int $cost)
+    {
+    }
 }

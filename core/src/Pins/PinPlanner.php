@@ -22,7 +22,9 @@ final class PinPlanner
 
     private const MOST_BUS_CHOICES = 64;
 
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
     /** @return PinPlan|null null when the node has no board */
     public function plan(Plan $plan, Node $node): ?PinPlan
@@ -78,7 +80,33 @@ final class PinPlanner
             }
         }
 
-        return new PinPlan($placed, $unplaced, $total);
+        return new PinPlan(self::inOrder($placed), $unplaced, $total);
+    }
+
+    /**
+     * Like channels of one module get their pins in rising order: who wires IN1, IN2, IN3 expects it, and it costs the same.
+     *
+     * @param  list<array{demand: Demand, pin: BoardPin}>  $placed
+     * @return list<array{demand: Demand, pin: BoardPin}>
+     */
+    private static function inOrder(array $placed): array
+    {
+        $alike = [];
+        foreach ($placed as $index => ['demand' => $demand]) {
+            $kind = $demand->kindWhenNew();
+            if ($kind !== null) {
+                $alike[$kind][] = $index;
+            }
+        }
+        foreach ($alike as $indexes) {
+            $pins = array_map(static fn (int $index): BoardPin => $placed[$index]['pin'], $indexes);
+            usort($pins, static fn (BoardPin $a, BoardPin $b): int => $a->index <=> $b->index);
+            foreach ($indexes as $at => $index) {
+                $placed[$index] = ['demand' => $placed[$index]['demand'], 'pin' => $pins[$at]];
+            }
+        }
+
+        return array_values($placed);
     }
 
     /** @return list<array<string, string>> module id → bus, the plainest choice first */

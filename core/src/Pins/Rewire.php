@@ -22,7 +22,8 @@ final readonly class Rewire
         public Terminal $terminal,
         public ?PinUse $before,
         public BoardPin $after,
-    ) {}
+    ) {
+    }
 
     public function operation(): Operation
     {

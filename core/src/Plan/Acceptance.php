@@ -11,7 +11,9 @@ use Rundfunk\Plan\Shape\Values;
 /** A finding the user has read and lives with, and why. The finding stays listed. */
 final readonly class Acceptance implements Thing
 {
-    public function __construct(public string $id, public string $findingId, public string $reason) {}
+    public function __construct(public string $id, public string $findingId, public string $reason)
+    {
+    }
 
     public static function kind(): ThingKind
     {

@@ -17,7 +17,8 @@ final readonly class Address implements Thing
         public int $pipe,
         public ?string $value = null,
         public bool $pinned = false,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

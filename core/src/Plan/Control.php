@@ -21,7 +21,8 @@ final readonly class Control implements Thing
         public bool $pinned = false,
         public int $debounceMs = 20,
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Assign\Step;
-
 enum ControlKind: string
 {
     /** Springs back when let go. */

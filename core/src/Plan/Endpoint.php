@@ -26,7 +26,8 @@ final readonly class Endpoint implements Thing
         public array $pinned = [],
         public array $deliberate = [],
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

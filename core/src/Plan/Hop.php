@@ -20,7 +20,8 @@ final readonly class Hop implements Thing
         public ?int $code = null,
         public bool $pinned = false,
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

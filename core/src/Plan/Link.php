@@ -22,7 +22,8 @@ final readonly class Link implements Thing
         public array $settings,
         public array $pinned = [],
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

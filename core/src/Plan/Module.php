@@ -18,7 +18,8 @@ final readonly class Module implements Thing
         public string $name,
         public ?SupplyFrom $supply = null,
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

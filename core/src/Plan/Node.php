@@ -18,7 +18,8 @@ final readonly class Node implements Thing
         public ?string $board = null,
         public int $order = 0,
         public string $note = '',
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

@@ -11,7 +11,7 @@ use Rundfunk\Plan\Shape\Values;
 /** Something that is switched. */
 final readonly class Output implements Thing
 {
-    /** @param list<string> $deliberate sharings that are meant, see {@see Deliberate} */
+    /** @param  list<string>  $deliberate sharings that are meant, see {@see Deliberate} */
     public function __construct(
         public string $id,
         public string $nodeId,
@@ -23,7 +23,8 @@ final readonly class Output implements Thing
         public string $load = '',
         public array $deliberate = [],
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

@@ -11,14 +11,15 @@ use Rundfunk\Plan\Shape\Values;
 /** What a plan says of itself and of its site. */
 final readonly class Particulars
 {
-    /** @param list<int> $busyWifi Wi-Fi channels in use at the site, 1–14 */
+    /** @param  list<int>  $busyWifi Wi-Fi channels in use at the site, 1–14 */
     public function __construct(
         public string $id,
         public string $name,
         public string $region,
         public array $busyWifi = [],
         public string $note = '',
-    ) {}
+    ) {
+    }
 
     public static function shape(): Shape
     {

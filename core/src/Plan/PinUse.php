@@ -17,7 +17,8 @@ final readonly class PinUse implements Thing
         public string $terminal,
         public string $pin,
         public bool $pinned = false,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

@@ -10,7 +10,9 @@ use Rundfunk\Plan\Shape\Values;
 
 final readonly class Place implements Thing
 {
-    public function __construct(public string $id, public string $name, public int $order = 0, public string $note = '') {}
+    public function __construct(public string $id, public string $name, public int $order = 0, public string $note = '')
+    {
+    }
 
     public static function kind(): ThingKind
     {

@@ -15,8 +15,10 @@ final class Plan
     /** @var array<string, array<string, list<Thing>>> things by "kind field", then by what the field holds */
     private array $groups = [];
 
-    /** @param array<string, array<string, Thing>> $things by kind, then by id, in the plan's own order */
-    public function __construct(public readonly Particulars $particulars, private readonly array $things) {}
+    /** @param  array<string, array<string, Thing>>  $things by kind, then by id, in the plan's own order */
+    public function __construct(public readonly Particulars $particulars, private readonly array $things)
+    {
+    }
 
     public static function empty(Particulars $particulars): self
     {

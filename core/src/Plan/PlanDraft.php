@@ -7,8 +7,10 @@ namespace Rundfunk\Plan;
 /** A plan being put together or edited: the one mutable form, never handed on. */
 final class PlanDraft
 {
-    /** @param array<string, array<string, Thing>> $things */
-    public function __construct(public Particulars $particulars, private array $things = []) {}
+    /** @param  array<string, array<string, Thing>>  $things */
+    public function __construct(public Particulars $particulars, private array $things = [])
+    {
+    }
 
     public function find(ThingKind $kind, string $id): ?Thing
     {

@@ -73,7 +73,7 @@ final readonly class PlanReader
         return $draft->plan();
     }
 
-    /** @param array<string, true> $seen ids met so far, of every kind */
+    /** @param  array<string, true>  $seen ids met so far, of every kind */
     private function readKind(ThingKind $kind, mixed $list, PlanDraft $draft, Problems $problems, array &$seen): void
     {
         $place = '/'.$kind->plural();

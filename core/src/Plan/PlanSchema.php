@@ -10,7 +10,9 @@ use Rundfunk\Medium\Media;
 /** The JSON Schema of plan files, drawn up from the shapes that the reader itself obeys. */
 final readonly class PlanSchema
 {
-    public function __construct(private Media $media) {}
+    public function __construct(private Media $media)
+    {
+    }
 
     /** @return array<string, mixed> JSON Schema, draft 2020-12 */
     public function document(): array

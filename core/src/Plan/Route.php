@@ -18,7 +18,8 @@ final readonly class Route implements Thing
         public Action $action,
         public ?int $pulseMs = null,
         public int $order = 0,
-    ) {}
+    ) {
+    }
 
     public static function kind(): ThingKind
     {

@@ -11,7 +11,9 @@ use Rundfunk\Plan\Shape\Values;
 /** Reads one thing from plain values, checking its fields, what it refers to and its medium's settings. */
 final readonly class ThingReader
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /**
      * @param  PlanDraft  $draft  holds what the thing may refer to

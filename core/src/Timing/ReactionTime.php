@@ -7,8 +7,10 @@ namespace Rundfunk\Timing;
 /** From press to click, as the sum of its stretches. */
 final readonly class ReactionTime
 {
-    /** @param list<Segment> $segments */
-    public function __construct(public array $segments) {}
+    /** @param  list<Segment>  $segments */
+    public function __construct(public array $segments)
+    {
+    }
 
     public function bestNs(): int
     {

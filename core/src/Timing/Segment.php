@@ -13,5 +13,6 @@ final readonly class Segment
         public int $bestNs,
         public int $typicalNs,
         public int $worstNs,
-    ) {}
+    ) {
+    }
 }

@@ -1,10 +1,13 @@
 import type { ThemeConfig } from 'flowbite-svelte';
 
 /** How the library's controls look here: ledger paper, hairlines, no shadows. */
-const field = 'bg-sheet border-rule text-ink rounded-[4px] px-2 py-1 text-[15px] placeholder:text-soft shadow-none dark:bg-sheet dark:border-rule dark:text-ink dark:placeholder:text-soft focus:border-accent focus:ring-accent';
+const field =
+    'h-[31px] bg-sheet border-rule text-ink !rounded-[4px] px-2 py-0.5 text-[15px] placeholder:text-soft shadow-none dark:bg-sheet dark:border-rule dark:text-ink dark:placeholder:text-soft focus:border-accent focus:ring-accent';
 
 export const flowbiteTheme: ThemeConfig = {
-    button: { base: 'rounded-[4px] px-3 py-1 text-[15px] font-medium leading-snug shadow-none focus:ring-2 focus-within:ring-2' },
+    button: {
+        base: 'h-[31px] rounded-[4px] px-3 py-0.5 text-[15px] font-medium leading-snug shadow-none focus:ring-2 focus-within:ring-2',
+    },
     input: { input: field },
     select: { select: `${field} pr-7` },
     textarea: { base: field },

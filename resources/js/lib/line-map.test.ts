@@ -19,7 +19,9 @@ test('a line runs from its first stop to its last and no farther', () => {
 test('a wide plan folds between places, shows every post once and stays on the page', () => {
     const bands = layOut({ posts: posts(60), lines: [line(0, 30, 59)] }, 900);
     expect(bands.length).toBeGreaterThan(4);
-    expect(bands.flatMap((band) => band.posts.map((post) => post.nodeId))).toEqual(posts(60).map((post) => post.nodeId));
+    expect(bands.flatMap((band) => band.posts.map((post) => post.nodeId))).toEqual(
+        posts(60).map((post) => post.nodeId),
+    );
     for (const band of bands) {
         expect(Math.max(...band.posts.map((post) => post.x))).toBeLessThan(900);
         expect(band.lines).toHaveLength(1);

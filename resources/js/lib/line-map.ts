@@ -23,8 +23,8 @@ export interface Line {
 }
 
 export const LABELS = 150;
-export const TOP = 96;
-const ROW = 56;
+export const TOP = 70;
+const ROW = 54;
 const GAP = 14;
 
 /** A wide plan folds into bands, between places where it can. */
@@ -50,7 +50,14 @@ function fold(posts: Post[], most: number): Post[][] {
     return [...bands, rest];
 }
 
-function band(map: Schemas['LineMap'], posts: Post[], more: boolean, further: boolean, width: number, step: number): Band {
+function band(
+    map: Schemas['LineMap'],
+    posts: Post[],
+    more: boolean,
+    further: boolean,
+    width: number,
+    step: number,
+): Band {
     const spacing = Math.min(110, Math.max(step, (width - LABELS - 40) / Math.max(1, posts.length)));
     let x = LABELS + spacing / 2;
     const placed = posts.map((post, at) => {
@@ -96,7 +103,7 @@ function band(map: Schemas['LineMap'], posts: Post[], more: boolean, further: bo
         const ys = lines.filter((line) => line.stops.some((stop) => stop.nodeId === post.nodeId)).map((line) => line.y);
         return ys.length < 2 ? [] : [{ nodeId: post.nodeId, x: post.x, top: Math.min(...ys), bottom: Math.max(...ys) }];
     });
-    return { posts: placed, places, lines, bars, width, height: TOP + 44 + Math.max(1, lines.length) * ROW };
+    return { posts: placed, places, lines, bars, width, height: TOP + 30 + Math.max(1, lines.length) * ROW };
 }
 
 /** A name on at most two lines of about so many letters. */
@@ -113,6 +120,7 @@ export function wrap(name: string, letters = 11): string[] {
     return [first, words.slice(next).join(' ')].filter((line) => line !== '').map((line) => cut(line, letters));
 }
 
-function cut(text: string, letters: number): string {
+/** Text on one line of about so many letters. */
+export function cut(text: string, letters: number): string {
     return text.length <= letters ? text : `${text.slice(0, letters - 1)}…`;
 }

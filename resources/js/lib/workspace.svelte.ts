@@ -42,7 +42,10 @@ class OpenPlan {
         if (catalogue?.data !== undefined) {
             this.catalogue = catalogue.data;
         }
-        this.data = plan.data ?? null;
+        // An edit may have been answered while this was on its way.
+        if (plan.data === undefined || plan.data.version >= (this.data?.version ?? 0)) {
+            this.data = plan.data ?? null;
+        }
         this.missing = plan.data === undefined;
         this.saving = 'saved';
     }
@@ -91,7 +94,9 @@ class OpenPlan {
             if (response.status === 409 && 'since' in error) {
                 this.conflict = { message: error.message, mine: edit.label, since: error.since };
             } else if ('problems' in error) {
-                this.refusal = error.problems.map((problem) => `${fieldOf(problem.place)} ${problem.message}`).join('; ');
+                this.refusal = error.problems
+                    .map((problem) => `${fieldOf(problem.place)} ${problem.message}`)
+                    .join('; ');
             } else {
                 this.refusal = error.message;
             }

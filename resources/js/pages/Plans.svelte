@@ -28,7 +28,10 @@
         if (data !== undefined) {
             await push(`/plans/${data.id}/site`);
         } else {
-            problem = 'problems' in error ? error.problems.map((one) => `${one.place.slice(1)} ${one.message}`).join('; ') : error.message;
+            problem =
+                'problems' in error
+                    ? error.problems.map((one) => `${one.place.slice(1)} ${one.message}`).join('; ')
+                    : error.message;
         }
     }
 
@@ -79,7 +82,12 @@
         await push('/sign-in');
     }
 
-    const day = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+    const day = new Intl.DateTimeFormat(undefined, {
+        day: 'numeric',
+        month: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+    });
 </script>
 
 <svelte:head><title>Plans · Rundfunk</title></svelte:head>
@@ -102,13 +110,19 @@
     {/if}
     {#if plans !== null && plans.length === 0}
         <p class="sheet mt-4 p-4">
-            Nothing planned yet. Give your site a name below, or import a plan file. A new plan leads from Site onward: what stands
-            where, then the nodes, their links, and what each key does.
+            Nothing planned yet. Give your site a name below, or import a plan file. A new plan leads from Site onward:
+            what stands where, then the nodes, their links, and what each key does.
         </p>
     {:else if plans !== null}
         <div class="sheet mt-4">
             <table class="ledger">
-                <thead><tr><th>Name</th><th>Nodes</th><th>Version</th><th>Changed</th><th><span class="sr-only">Actions</span></th></tr></thead>
+                <thead
+                    ><tr
+                        ><th>Name</th><th>Nodes</th><th>Version</th><th>Changed</th><th
+                            ><span class="sr-only">Actions</span></th
+                        ></tr
+                    ></thead
+                >
                 <tbody>
                     {#each plans as plan (plan.id)}
                         <tr>
@@ -120,9 +134,21 @@
                             <td class="mono">{plan.version}</td>
                             <td class="text-soft whitespace-nowrap">{day.format(new Date(plan.changedAt))}</td>
                             <td class="text-right whitespace-nowrap">
-                                <a class="quiet-link mr-3" href="/api/plans/{plan.id}/file" aria-label="Export {plan.name}">Export</a>
-                                <Button color="alternative" onclick={() => duplicate(plan.id)} aria-label="Duplicate {plan.name}">Duplicate</Button>
-                                <Button color="alternative" onclick={() => discard(plan)} aria-label="Delete {plan.name}">Delete</Button>
+                                <a
+                                    class="quiet-link mr-3"
+                                    href="/api/plans/{plan.id}/file"
+                                    aria-label="Export {plan.name}">Export</a
+                                >
+                                <Button
+                                    color="alternative"
+                                    onclick={() => duplicate(plan.id)}
+                                    aria-label="Duplicate {plan.name}">Duplicate</Button
+                                >
+                                <Button
+                                    color="alternative"
+                                    onclick={() => discard(plan)}
+                                    aria-label="Delete {plan.name}">Delete</Button
+                                >
                             </td>
                         </tr>
                     {/each}
@@ -138,7 +164,11 @@
             </div>
             <div>
                 <label for="new-region" class="text-soft block">Radio rules of</label>
-                <select id="new-region" bind:value={region} class="bg-sheet border-rule text-ink h-[34px] rounded-[4px] border py-1 pr-8 pl-2 text-[15px]">
+                <select
+                    id="new-region"
+                    bind:value={region}
+                    class="bg-sheet border-rule text-ink h-[31px] rounded-[4px] border py-1 pr-8 pl-2 text-[15px]"
+                >
                     {#each regions as one (one.key)}<option value={one.key}>{one.name}</option>{/each}
                 </select>
             </div>
@@ -146,7 +176,13 @@
         </form>
         <div>
             <label for="import" class="text-soft block">Import a plan file</label>
-            <input id="import" type="file" accept="application/json,.json" onchange={bringIn} class="text-[14px]" />
+            <input
+                id="import"
+                type="file"
+                accept="application/json,.json"
+                onchange={bringIn}
+                class="text-ink h-[31px] text-[14px] file:!bg-sheet file:!text-ink file:!border-rule file:!ms-0 file:mr-3 file:h-[31px] file:rounded-[4px] file:!border file:!px-3 file:!py-0.5 file:!font-medium"
+            />
         </div>
     </div>
 </main>

@@ -1,5 +1,6 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
+    import { untrack } from 'svelte';
     import { push } from 'svelte-spa-router';
     import { isTyping } from '../lib/keyboard';
     import { workspace } from '../lib/workspace.svelte';
@@ -19,7 +20,8 @@
     let searching = $state<{ focus: () => void } | null>(null);
 
     $effect(() => {
-        void workspace.open(planId);
+        const id = planId;
+        untrack(() => void workspace.open(id));
     });
 
     /** How many open findings, advice aside, are mended at each step. */
@@ -61,13 +63,26 @@
 <svelte:head><title>{name === '' ? 'Plan' : `${step?.title} · ${name}`} · Rundfunk</title></svelte:head>
 
 <header class="bg-sheet border-rule no-print sticky top-0 z-20 flex h-[46px] items-center gap-3 border-b px-4">
-    <a href="#/" class="text-[19px] font-semibold" aria-label="Rundfunk, all plans">Rund<span class="text-accent">funk</span></a>
+    <a href="#/" class="text-[19px] font-semibold" aria-label="Rundfunk, all plans"
+        >Rund<span class="text-accent">funk</span></a
+    >
     <span class="hidden truncate font-medium sm:block">{name}</span>
     <SavedState />
     <span class="grow"></span>
     <SearchBox bind:this={searching} {planId} />
-    <Button color="alternative" disabled={!workspace.data?.history.undo} onclick={() => workspace.undo()} title={workspace.data?.history.undo ?? 'Nothing to undo'}>Undo</Button>
-    <Button color="alternative" class="hidden sm:inline-flex" disabled={!workspace.data?.history.redo} onclick={() => workspace.redo()} title={workspace.data?.history.redo ?? 'Nothing to redo'}>Redo</Button>
+    <Button
+        color="alternative"
+        disabled={!workspace.data?.history.undo}
+        onclick={() => workspace.undo()}
+        title={workspace.data?.history.undo ?? 'Nothing to undo'}>Undo</Button
+    >
+    <Button
+        color="alternative"
+        class="hidden sm:inline-flex"
+        disabled={!workspace.data?.history.redo}
+        onclick={() => workspace.redo()}
+        title={workspace.data?.history.redo ?? 'Nothing to redo'}>Redo</Button
+    >
     <span class="hidden sm:block"><ThemeButton /></span>
     <Button href="#/plans/{planId}/assign">Assign</Button>
 </header>
@@ -75,21 +90,29 @@
 {#if workspace.missing}
     <main class="p-8">
         <h1>No such plan</h1>
-        <p class="mt-2">It may have been deleted, or it is somebody else's. <a class="quiet-link" href="#/">All plans</a></p>
+        <p class="mt-2">
+            It may have been deleted, or it is somebody else's. <a class="quiet-link" href="#/">All plans</a>
+        </p>
     </main>
 {:else}
     <div class="md:flex">
-        <nav class="border-rule no-print flex shrink-0 overflow-x-auto border-b md:sticky md:top-[46px] md:h-[calc(100vh-46px)] md:w-[150px] md:flex-col md:border-r md:border-b-0 md:pt-3" aria-label="Steps">
+        <nav
+            class="border-rule no-print flex shrink-0 overflow-x-auto border-b md:sticky md:top-[46px] md:h-[calc(100vh-46px)] md:w-[150px] md:flex-col md:border-r md:border-b-0 md:pt-3"
+            aria-label="Steps"
+        >
             {#each steps as one (one.key)}
                 {#if one.ruled}<hr class="border-rule mx-3 my-2 hidden md:block" />{/if}
                 <a
                     href="#/plans/{planId}/{one.key}"
                     aria-current={one === step ? 'page' : undefined}
-                    class="flex items-center gap-2 border-l-4 px-3 py-1.5 whitespace-nowrap {one === step ? 'bg-tint border-accent font-medium' : 'border-transparent'}"
+                    class="flex items-center gap-2 border-l-4 px-3 py-1.5 whitespace-nowrap {one === step
+                        ? 'bg-tint border-accent font-medium'
+                        : 'border-transparent'}"
                 >
                     <span class="mono text-soft w-3 text-right">{one.number ?? ''}</span>
                     <span class="grow">{one.title}</span>
-                    {#if troubles[one.key]}<span class="mono text-fault" title="findings here">{troubles[one.key]}</span>{/if}
+                    {#if troubles[one.key]}<span class="mono text-fault" title="findings here">{troubles[one.key]}</span
+                        >{/if}
                 </a>
             {/each}
         </nav>
@@ -101,7 +124,13 @@
                 </p>
             {/if}
             {#if workspace.data !== null && workspace.index !== null && workspace.catalogue !== null && step !== undefined}
-                <step.page data={workspace.data} index={workspace.index} catalogue={workspace.catalogue} {planId} item={params?.item ?? ''} />
+                <step.page
+                    data={workspace.data}
+                    index={workspace.index}
+                    catalogue={workspace.catalogue}
+                    {planId}
+                    item={params?.item ?? ''}
+                />
             {:else}
                 <p class="text-soft" role="status">Opening the plan…</p>
             {/if}

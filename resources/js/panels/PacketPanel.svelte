@@ -1,10 +1,10 @@
 <script lang="ts">
-    import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../lib/api';
     import type { PlanIndex } from '../lib/plan-index';
     import { ulid } from '../lib/ulid';
     import { add, change, remove, workspace } from '../lib/workspace.svelte';
     import PinButton from '../widgets/PinButton.svelte';
+    import RemoveButton from '../widgets/RemoveButton.svelte';
     import SelectField from '../widgets/SelectField.svelte';
     import TextField from '../widgets/TextField.svelte';
     import BandRuler from './BandRuler.svelte';
@@ -23,8 +23,11 @@
         { value: 'receives', name: 'receives' },
         { value: 'both', name: 'both' },
     ];
-    const shared = $derived(medium.endpointSettings.filter((field) => medium.linkSettings.some((other) => other.name === field.name)));
-    const figure = (us: number): string => (us >= 1000 ? `${(us / 1000).toFixed(2)} ms` : `${Number(us.toFixed(1))} µs`);
+    const shared = $derived(
+        medium.endpointSettings.filter((field) => medium.linkSettings.some((other) => other.name === field.name)),
+    );
+    const figure = (us: number): string =>
+        us >= 1000 ? `${(us / 1000).toFixed(2)} ms` : `${Number(us.toFixed(1))} µs`;
     const colours = { turn: 'bg-[#5a6a6b]', frame: 'bg-[#1f6fb5]', acknowledge: 'bg-[#0b6b6b]' };
 
     function name(end: Schemas['Endpoint']): string {
@@ -38,9 +41,25 @@
     function join(nodeId: string): void {
         const node = index.node(nodeId);
         if (node !== undefined) {
-            const radio = index.modulesOf(nodeId).find((module) => module.class.startsWith(link.medium) && !index.document.endpoints.some((end) => end.moduleId === module.id));
+            const radio = index
+                .modulesOf(nodeId)
+                .find(
+                    (module) =>
+                        module.class.startsWith(link.medium) &&
+                        !index.document.endpoints.some((end) => end.moduleId === module.id),
+                );
             const role = node.kind === 'handset' ? 'sends' : 'receives';
-            void workspace.edit(`Put ${node.name} on ${link.name}`, add('endpoint', ulid(), { linkId: link.id, nodeId, moduleId: radio?.id ?? null, role, settings: {}, order: index.nextOrder(ends) }));
+            void workspace.edit(
+                `Put ${node.name} on ${link.name}`,
+                add('endpoint', ulid(), {
+                    linkId: link.id,
+                    nodeId,
+                    moduleId: radio?.id ?? null,
+                    role,
+                    settings: {},
+                    order: index.nextOrder(ends),
+                }),
+            );
         }
     }
 
@@ -50,7 +69,10 @@
 
     function setAddress(address: Schemas['Address'], text: string): void {
         const value = text.replace(/\s/g, '').toUpperCase();
-        void workspace.edit(`Address ${value || 'cleared'}`, change('address', address.id, { value: value === '' ? null : value }));
+        void workspace.edit(
+            `Address ${value || 'cleared'}`,
+            change('address', address.id, { value: value === '' ? null : value }),
+        );
     }
 </script>
 
@@ -58,41 +80,122 @@
 
 <section class="sheet mt-3 overflow-x-auto" aria-label="Ends">
     <table class="ledger">
-        <thead><tr><th>Node</th><th>Role</th><th>Listens on</th><th>Retry delay, µs</th><th>Retries</th><th>Sends to</th><th>As built</th><th><span class="sr-only">Remove</span></th></tr></thead>
+        <thead
+            ><tr
+                ><th>Node</th><th>Role</th><th>Listens on</th><th>Retry delay, µs</th><th>Retries</th><th>Sends to</th
+                ><th>As built</th><th><span class="sr-only">Remove</span></th></tr
+            ></thead
+        >
         <tbody>
             {#each ends as end (end.id)}
                 {@const more = figures.ends.find((one) => one.endpointId === end.id)}
                 <tr class="align-top">
                     <td class="pt-2 font-medium whitespace-nowrap">{name(end)}</td>
-                    <td><SelectField label="Role of {name(end)}" quiet class="w-[98px]" value={end.role} items={roles} onsave={(role) => set(end, 'Role', { role })} /></td>
+                    <td
+                        ><SelectField
+                            label="Role of {name(end)}"
+                            quiet
+                            class="w-[98px]"
+                            value={end.role}
+                            items={roles}
+                            onsave={(role) => set(end, 'Role', { role })}
+                        /></td
+                    >
                     <td>
                         {#each index.addressesOf(end.id) as address (address.id)}
                             <div class="flex items-end gap-0.5">
-                                <TextField label="Address of {name(end)}, pipe {address.pipe}" quiet mono class="w-[108px]" value={address.value ?? ''} placeholder="none yet" onsave={(text) => setAddress(address, text)} />
-                                <PinButton pinned={address.pinned} what="address of {name(end)}" onturn={() => workspace.edit(`${address.pinned ? 'Unpin' : 'Pin'} the address of ${name(end)}`, change('address', address.id, { pinned: !address.pinned }))} />
+                                <TextField
+                                    label="Address of {name(end)}, pipe {address.pipe}"
+                                    quiet
+                                    mono
+                                    class="w-[108px]"
+                                    value={address.value ?? ''}
+                                    placeholder="none yet"
+                                    onsave={(text) => setAddress(address, text)}
+                                />
+                                <PinButton
+                                    pinned={address.pinned}
+                                    what="address of {name(end)}"
+                                    onturn={() =>
+                                        workspace.edit(
+                                            `${address.pinned ? 'Unpin' : 'Pin'} the address of ${name(end)}`,
+                                            change('address', address.id, { pinned: !address.pinned }),
+                                        )}
+                                />
                                 <span class="text-soft pb-1.5 text-[13px] whitespace-nowrap">pipe {address.pipe}</span>
                             </div>
                         {:else}<span class="text-soft">{end.role === 'sends' ? '–' : 'none yet'}</span>{/each}
                     </td>
-                    <td>{#if end.role !== 'receives'}<TextField label="Retry delay of {name(end)}" quiet mono class="w-[64px]" value={String(end.settings['retryDelayUs'] ?? '')} placeholder="none" onsave={(text) => set(end, 'Retry delay', { settings: { retryDelayUs: number(text) } })} />{:else}–{/if}</td>
-                    <td>{#if end.role !== 'receives'}<TextField label="Retries of {name(end)}" quiet mono class="w-[46px]" value={String(end.settings['retries'] ?? '')} onsave={(text) => set(end, 'Retries', { settings: { retries: number(text) } })} />{:else}–{/if}</td>
+                    <td
+                        >{#if end.role !== 'receives'}<TextField
+                                label="Retry delay of {name(end)}"
+                                quiet
+                                mono
+                                class="w-[64px]"
+                                value={String(end.settings['retryDelayUs'] ?? '')}
+                                placeholder="none"
+                                onsave={(text) => set(end, 'Retry delay', { settings: { retryDelayUs: number(text) } })}
+                            />{:else}–{/if}</td
+                    >
+                    <td
+                        >{#if end.role !== 'receives'}<TextField
+                                label="Retries of {name(end)}"
+                                quiet
+                                mono
+                                class="w-[46px]"
+                                value={String(end.settings['retries'] ?? '')}
+                                onsave={(text) => set(end, 'Retries', { settings: { retries: number(text) } })}
+                            />{:else}–{/if}</td
+                    >
                     <td class="pt-2">
-                        {#each more?.sendsTo ?? [] as target (target.node)}<span class="block whitespace-nowrap">{target.node} <span class="mono text-soft">{target.address?.slice(-5) ?? ''}</span></span>{/each}
+                        {#each more?.sendsTo ?? [] as target (target.node)}<span class="block whitespace-nowrap"
+                                >{target.node}
+                                <span class="mono text-soft">{target.address?.slice(-5) ?? ''}</span></span
+                            >{/each}
                     </td>
                     <td class="pt-2">
-                        {#if (more?.disagrees.length ?? 0) > 0}<span class="text-fault">! {more?.disagrees.join(', ')}</span>{:else}<span class="text-soft">as the link</span>{/if}
                         <details class="text-[14px]">
-                            <summary class="quiet-link cursor-pointer" aria-label="Differences of {name(end)}">differs…</summary>
+                            <summary
+                                class="cursor-pointer list-none whitespace-nowrap underline decoration-dotted underline-offset-2 {(more
+                                    ?.disagrees.length ?? 0) > 0
+                                    ? 'text-fault'
+                                    : 'text-soft'}"
+                                aria-label="What {name(end)} has set otherwise"
+                            >
+                                {#if (more?.disagrees.length ?? 0) > 0}! {more?.disagrees.join(', ')}{:else}as the link{/if}
+                            </summary>
                             <div class="space-y-1 py-1">
                                 {#each shared as field (field.name)}
-                                    <label class="flex items-center gap-2"><span class="w-[86px]">{field.title}</span>
-                                        <input class="mono bg-sheet border-rule text-ink w-[70px] rounded-[4px] border px-1 py-0.5" value={String(end.settings[field.name] ?? '')} placeholder="as link" onchange={(event) => { const text = event.currentTarget.value.trim(); set(end, field.title, { settings: { [field.name]: field.kind === 'flag' && text !== '' ? text === 'true' || text === 'on' : number(text) } }); }} />
+                                    <label class="flex items-center gap-2"
+                                        ><span class="w-[86px]">{field.title}</span>
+                                        <input
+                                            class="mono bg-sheet border-rule text-ink w-[70px] rounded-[4px] border px-1 py-0.5"
+                                            value={String(end.settings[field.name] ?? '')}
+                                            placeholder="as link"
+                                            onchange={(event) => {
+                                                const text = event.currentTarget.value.trim();
+                                                set(end, field.title, {
+                                                    settings: {
+                                                        [field.name]:
+                                                            field.kind === 'flag' && text !== ''
+                                                                ? text === 'true' || text === 'on'
+                                                                : number(text),
+                                                    },
+                                                });
+                                            }}
+                                        />
                                     </label>
                                 {/each}
                             </div>
                         </details>
                     </td>
-                    <td class="text-right"><Button color="alternative" aria-label="Take {name(end)} off {link.name}" onclick={() => workspace.edit(`Take ${name(end)} off ${link.name}`, remove('endpoint', end.id))}>Remove</Button></td>
+                    <td class="text-right"
+                        ><RemoveButton
+                            what="Take {name(end)} off {link.name}"
+                            onremove={() =>
+                                workspace.edit(`Take ${name(end)} off ${link.name}`, remove('endpoint', end.id))}
+                        /></td
+                    >
                 </tr>
             {:else}
                 <tr><td colspan="8" class="text-soft">Nobody is on this link yet.</td></tr>
@@ -101,7 +204,15 @@
     </table>
     {#if absent.length > 0}
         <div class="border-rule flex items-center gap-2 border-t px-3 py-2">
-            <SelectField label="Put a node on {link.name}" quiet class="w-[230px]" value="" empty="Put a node on this link…" items={absent.map((node) => ({ value: node.id, name: node.name }))} onsave={join} />
+            <SelectField
+                label="Put a node on {link.name}"
+                quiet
+                class="w-[230px]"
+                value=""
+                empty="Put a node on this link…"
+                items={absent.map((node) => ({ value: node.id, name: node.name }))}
+                onsave={join}
+            />
         </div>
     {/if}
 </section>
@@ -109,12 +220,18 @@
 <section class="sheet mt-3 p-3" aria-label="One exchange">
     <div class="flex items-baseline gap-3">
         <h2>One exchange</h2>
-        <p class="text-soft grow">{link.settings['payloadBytes']} bytes{link.settings['acknowledge'] ? ', acknowledged' : ''}; a retry delay of at least <span class="mono">{figures.exchange.leastRetryDelayUs} µs</span></p>
+        <p class="text-soft grow">
+            {link.settings['payloadBytes']} bytes{link.settings['acknowledge'] ? ', acknowledged' : ''}; a retry delay
+            of at least <span class="mono">{figures.exchange.leastRetryDelayUs} µs</span>
+        </p>
         <p class="mono">{figure(figures.exchange.totalUs)}</p>
     </div>
     <div class="mt-2 flex h-[24px] overflow-hidden rounded-[3px] text-[13px] text-white">
         {#each figures.exchange.parts as part, at (at)}
-            <span class="border-sheet truncate border-r px-1.5 leading-[24px] {colours[part.kind]}" style="flex: {part.us} 0 0">{part.label} {figure(part.us)}</span>
+            <span
+                class="border-sheet truncate border-r px-1.5 leading-[24px] {colours[part.kind]}"
+                style="flex: {part.us} 0 0">{part.label} {figure(part.us)}</span
+            >
         {/each}
     </div>
 </section>

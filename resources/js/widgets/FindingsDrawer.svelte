@@ -7,15 +7,22 @@
     let { findings, planId }: { findings: Finding[]; planId: string } = $props();
     const severities = ['danger', 'fault', 'warning', 'advice'] as const;
     const open = $derived(findings.filter((finding) => !workspace.accepted.has(finding.id)));
-    const count = (severity: Finding['severity']): number => open.filter((finding) => finding.severity === severity).length;
+    const count = (severity: Finding['severity']): number =>
+        open.filter((finding) => finding.severity === severity).length;
     const SHOWN = 40;
 </script>
 
-<aside class="bg-sheet border-rule no-print shrink-0 border-t md:sticky md:top-[46px] md:h-[calc(100vh-46px)] md:w-[284px] md:overflow-y-auto md:border-t-0 md:border-l" aria-label="Findings" tabindex="-1">
+<aside
+    class="bg-sheet border-rule no-print shrink-0 border-t md:sticky md:top-[46px] md:h-[calc(100vh-46px)] md:w-[284px] md:overflow-y-auto md:border-t-0 md:border-l"
+    aria-label="Findings"
+    tabindex="-1"
+>
     <h2 class="border-rule flex items-center gap-3 border-b px-4 py-2.5">
         <a href="#/plans/{planId}/findings" class="grow">Findings</a>
         {#each severities as severity (severity)}
-            <span class="flex items-center gap-1 font-normal" title={severity}><Sign {severity} size={15} /> {count(severity)}</span>
+            <span class="flex items-center gap-1 font-normal" title={severity}
+                ><Sign {severity} size={15} /> {count(severity)}</span
+            >
         {/each}
     </h2>
     {#if open.length === 0}

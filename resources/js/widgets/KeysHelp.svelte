@@ -10,7 +10,10 @@
         { keys: ['Ctrl', 'Shift', 'Z'], does: 'Redo' },
         { keys: ['?'], does: 'These keys' },
         { keys: ['↑', '↓', '←', '→'], does: 'In the switch table: move' },
-        { keys: ['t', '1', '0', 'p', 'f', 'm', 's', '+'], does: 'In the switch table: toggle, on, off, pulse, follow, momentary, set, step' },
+        {
+            keys: ['t', '1', '0', 'p', 'f', 'm', 's', '+'],
+            does: 'In the switch table: toggle, on, off, pulse, follow, momentary, set, step',
+        },
         { keys: ['⌫'], does: 'In the switch table: no action' },
     ];
 </script>
@@ -20,7 +23,9 @@
         <tbody>
             {#each keys as row (row.does)}
                 <tr>
-                    <td class="whitespace-nowrap">{#each row.keys as key (key)}<kbd class="mr-1">{key}</kbd>{/each}</td>
+                    <td class="whitespace-nowrap"
+                        >{#each row.keys as key (key)}<kbd class="mr-1">{key}</kbd>{/each}</td
+                    >
                     <td>{row.does}</td>
                 </tr>
             {/each}

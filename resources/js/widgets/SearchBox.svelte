@@ -55,10 +55,20 @@
         placeholder="Find anything in the plan   /"
         class="bg-paper border-rule text-ink placeholder:text-soft h-[30px] w-[230px] rounded-[4px] border px-2 text-[15px]"
     />
-    <ul id="hits" role="listbox" aria-label="Found" class="sheet absolute top-[34px] right-0 z-30 w-[340px] shadow-md {hits.length > 0 ? '' : 'hidden'}">
+    <ul
+        id="hits"
+        role="listbox"
+        aria-label="Found"
+        class="sheet absolute top-[34px] right-0 z-30 w-[340px] shadow-md {hits.length > 0 ? '' : 'hidden'}"
+    >
         {#each hits as hit, at (`${hit.kind} ${hit.id} ${hit.title}`)}
             <li id="hit-{at}" role="option" aria-selected={at === chosen}>
-                <button type="button" tabindex="-1" class="flex w-full gap-2 px-3 py-1 text-left {at === chosen ? 'bg-tint' : ''}" onclick={() => go(hit)}>
+                <button
+                    type="button"
+                    tabindex="-1"
+                    class="flex w-full gap-2 px-3 py-1 text-left {at === chosen ? 'bg-tint' : ''}"
+                    onclick={() => go(hit)}
+                >
                     <span class="grow truncate">{hit.title}</span><span class="text-soft shrink-0">{hit.what}</span>
                 </button>
             </li>

@@ -12,7 +12,16 @@
         disabled?: boolean;
         class?: string;
     }
-    let { label, value, items, onsave, quiet = false, empty, disabled = false, class: className = '' }: Props = $props();
+    let {
+        label,
+        value,
+        items,
+        onsave,
+        quiet = false,
+        empty,
+        disabled = false,
+        class: className = '',
+    }: Props = $props();
     const id = $props.id();
 
     function save(event: Event): void {
@@ -27,6 +36,7 @@
     <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
     <Select {id} {value} size="sm" {disabled} placeholder="" onchange={save}>
         {#if empty !== undefined}<option value="">{empty}</option>{/if}
-        {#each items as item (item.value)}<option value={item.value} selected={item.value === value}>{item.name}</option>{/each}
+        {#each items as item (item.value)}<option value={item.value} selected={item.value === value}>{item.name}</option
+            >{/each}
     </Select>
 </div>

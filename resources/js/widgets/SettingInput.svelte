@@ -15,7 +15,9 @@
         quiet?: boolean;
     }
     let { field, value, onsave, pinned = false, onpin, quiet = false }: Props = $props();
-    const label = $derived(field.unit === null || field.kind === 'flag' ? field.title : `${field.title}, ${field.unit}`);
+    const label = $derived(
+        field.unit === null || field.kind === 'flag' ? field.title : `${field.title}, ${field.unit}`,
+    );
 
     /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
     function typed(text: string): Value {
@@ -25,11 +27,37 @@
 
 <div class="flex items-end gap-1" title={field.doc}>
     {#if field.kind === 'flag'}
-        <SelectField {label} {quiet} class="w-[92px]" value={String(value)} items={[{ value: 'true', name: 'on' }, { value: 'false', name: 'off' }]} onsave={(text) => onsave(text === 'true')} />
+        <SelectField
+            {label}
+            {quiet}
+            class="w-[92px]"
+            value={String(value)}
+            items={[
+                { value: 'true', name: 'on' },
+                { value: 'false', name: 'off' },
+            ]}
+            onsave={(text) => onsave(text === 'true')}
+        />
     {:else if field.kind === 'choice'}
-        <SelectField {label} {quiet} class="w-[104px]" value={String(value ?? '')} items={field.choices.map((choice) => ({ value: String(choice), name: String(choice) }))} onsave={(text) => onsave(field.choices.find((choice) => String(choice) === text) ?? null)} empty={field.nullable ? 'as the link' : undefined} />
+        <SelectField
+            {label}
+            {quiet}
+            class="w-[104px]"
+            value={String(value ?? '')}
+            items={field.choices.map((choice) => ({ value: String(choice), name: String(choice) }))}
+            onsave={(text) => onsave(field.choices.find((choice) => String(choice) === text) ?? null)}
+            empty={field.nullable ? 'as the link' : undefined}
+        />
     {:else}
-        <TextField {label} {quiet} mono class="w-[84px]" value={String(value ?? '')} placeholder={field.nullable ? 'none yet' : ''} onsave={(text) => onsave(typed(text))} />
+        <TextField
+            {label}
+            {quiet}
+            mono
+            class="w-[84px]"
+            value={String(value ?? '')}
+            placeholder={field.nullable ? 'none yet' : ''}
+            onsave={(text) => onsave(typed(text))}
+        />
     {/if}
     {#if onpin}<PinButton {pinned} what={field.title} onturn={onpin} />{/if}
 </div>

@@ -5,7 +5,14 @@
     let { severity, size = 18 }: { severity: Finding['severity']; size?: number } = $props();
 </script>
 
-<svg width={size} height={size} viewBox="0 0 18 18" role="img" aria-label={severity} class="inline-block shrink-0 align-[-3px]">
+<svg
+    width={size}
+    height={size}
+    viewBox="0 0 18 18"
+    role="img"
+    aria-label={severity}
+    class="inline-block shrink-0 align-[-3px]"
+>
     {#if severity === 'danger'}
         <rect x="1" y="1" width="16" height="16" rx="2" fill="var(--danger)" />
     {:else if severity === 'fault'}

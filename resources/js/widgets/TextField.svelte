@@ -12,7 +12,15 @@
         list?: string;
         class?: string;
     }
-    let { label, value, onsave, quiet = false, mono = false, placeholder = '', class: className = '' }: Props = $props();
+    let {
+        label,
+        value,
+        onsave,
+        quiet = false,
+        mono = false,
+        placeholder = '',
+        class: className = '',
+    }: Props = $props();
     const id = $props.id();
 
     function save(event: Event): void {

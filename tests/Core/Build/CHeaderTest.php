@@ -94,7 +94,7 @@ final class CHeaderTest extends CoreTestCase
     public function test_hostile_names_cannot_break_out_of_a_comment_or_a_name(): void
     {
         $sketch = self::pair()
-            ->node('evil', "*/ int x; /* \\ ??/", NodeKind::Controller, null, '8bit-5v-20io')
+            ->node('evil', '*/ int x; /* \\ ??/', NodeKind::Controller, null, '8bit-5v-20io')
             ->module('evil-radio', 'evil', 'packet-radio-plain', 'int', SupplyFrom::Board3V3)
             ->module('evil-relay', 'evil', 'relay-bank-1-low', '2 é*/', SupplyFrom::Own)
             ->output('evil-lamp', 'evil', "*/\n#error \"no\"")
@@ -175,7 +175,7 @@ final class CHeaderTest extends CoreTestCase
         self::fail("no node {$name}");
     }
 
-    /** @param list<string> $command */
+    /** @param  list<string>  $command */
     private function execute(array $command): string
     {
         $process = new Process($command, $this->folder, timeout: 60);

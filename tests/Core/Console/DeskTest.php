@@ -124,7 +124,7 @@ final class DeskTest extends CoreTestCase
         yield 'unwritable' => [['assign', 'linden.json', '--out', '/nowhere/x.json'], 'cannot be written'];
     }
 
-    /** @param list<string> $arguments */
+    /** @param  list<string>  $arguments */
     #[DataProvider('bad')]
     public function test_bad_input_exits_2_with_a_message_on_standard_error(array $arguments, string $message): void
     {

@@ -96,7 +96,7 @@ final class EditorTest extends CoreTestCase
         yield 'another plan' => [['op' => 'change', 'kind' => 'plan', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'x']], '/operations/0/id'];
     }
 
-    /** @param array<string, mixed> $raw */
+    /** @param  array<string, mixed>  $raw */
     #[DataProvider('wrong')]
     public function test_a_wrong_operation_is_refused_at_its_place_and_nothing_changes(array $raw, string $place): void
     {

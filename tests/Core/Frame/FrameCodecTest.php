@@ -49,7 +49,7 @@ final class FrameCodecTest extends CoreTestCase
         yield 'missing' => [['a' => 0, 'b' => 0, 'c' => 0]];
     }
 
-    /** @param array<string, int> $values */
+    /** @param  array<string, int>  $values */
     #[DataProvider('unfit')]
     public function test_values_that_do_not_fit_are_refused(array $values): void
     {

@@ -56,7 +56,7 @@ final class PlanReaderTest extends CoreTestCase
         yield 'a control character' => [$set('nodes/0/name', "a\x01b"), '/nodes/0/name'];
     }
 
-    /** @param Closure(array<string, mixed>): mixed $spoil */
+    /** @param  Closure(array<string, mixed>): mixed  $spoil */
     #[DataProvider('spoiled')]
     public function test_a_bad_plan_is_refused_at_its_place(Closure $spoil, string $place): void
     {
@@ -90,7 +90,7 @@ final class PlanReaderTest extends CoreTestCase
         yield 'a hundred thousand nodes' => [static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->particulars->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}', 'at most 2000'];
     }
 
-    /** @param Closure(): string $text */
+    /** @param  Closure(): string  $text */
     #[DataProvider('hostile')]
     public function test_hostile_files_are_refused_with_a_reason(Closure $text, string $reason): void
     {

@@ -15,10 +15,7 @@ use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** An action that its control cannot give: a latching switch cannot toggle. */

@@ -13,7 +13,6 @@ use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Module;
-use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;

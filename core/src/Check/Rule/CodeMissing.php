@@ -10,13 +10,7 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Path\RouteNames;
-use Rundfunk\Plan\Control;
-use Rundfunk\Plan\Hop;
-use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 final readonly class CodeMissing implements Rule

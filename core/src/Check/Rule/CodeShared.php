@@ -13,14 +13,8 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Path\RouteNames;
-use Rundfunk\Plan\Control;
-use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
-use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** Two different commands with one code at one receiver. */

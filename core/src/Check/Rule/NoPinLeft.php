@@ -56,7 +56,7 @@ final readonly class NoPinLeft implements Rule
         }
     }
 
-    /** @param array{node: Node, board: Board, demand: Demand, all: PinPlan} $left */
+    /** @param  array{node: Node, board: Board, demand: Demand, all: PinPlan}  $left */
     private static function name(array $left): string
     {
         ['module' => $module, 'terminal' => $terminal] = $left['demand']->wants[0];
@@ -64,7 +64,7 @@ final readonly class NoPinLeft implements Rule
         return "{$module->name} {$terminal->name}";
     }
 
-    /** @param non-empty-list<array{node: Node, board: Board, demand: Demand, all: PinPlan}> $lefts */
+    /** @param  non-empty-list<array{node: Node, board: Board, demand: Demand, all: PinPlan}>  $lefts */
     private function remedy(array $lefts, Board $board, PinPlan $all, Catalogue $catalogue): string
     {
         $count = count($lefts);

@@ -9,7 +9,6 @@ use Rundfunk\Check\Rule;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

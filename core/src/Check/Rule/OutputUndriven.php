@@ -11,10 +11,7 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 final readonly class OutputUndriven implements Rule

@@ -54,7 +54,7 @@ final readonly class ChannelPlan
         return array_values($channels);
     }
 
-    /** @param list<array{channel: int, spacing: int}> $placed */
+    /** @param  list<array{channel: int, spacing: int}>  $placed */
     private static function clear(int $channel, int $spacing, array $placed): bool
     {
         foreach ($placed as $other) {

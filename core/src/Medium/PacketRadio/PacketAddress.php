@@ -9,7 +9,9 @@ use Rundfunk\OutOfRange;
 /** An address of 3 to 5 bytes, written in hexadecimal, most significant byte first. The last byte written is sent first. */
 final readonly class PacketAddress
 {
-    private function __construct(public string $hex) {}
+    private function __construct(public string $hex)
+    {
+    }
 
     public static function parse(string $text): self
     {
@@ -30,7 +32,7 @@ final readonly class PacketAddress
         }
     }
 
-    /** @param list<int> $bytes most significant first */
+    /** @param  list<int>  $bytes most significant first */
     public static function ofBytes(array $bytes): self
     {
         return self::parse(implode('', array_map(static fn (int $byte): string => sprintf('%02X', $byte), $bytes)));

@@ -26,7 +26,7 @@ final readonly class PacketAir
         OutOfRange::unless('crc_bytes', $crcBytes, 0, 2);
     }
 
-    /** @param int $payloadBytes 0–32 */
+    /** @param  int  $payloadBytes 0–32 */
     public function frameBits(int $payloadBytes): int
     {
         OutOfRange::unless('payload_bytes', $payloadBytes, 0, 32);

@@ -16,7 +16,9 @@ final readonly class PacketExchange
     /** Eight bits at 4 MHz. */
     private const UPLOAD_NS_PER_BYTE = 2_000;
 
-    public function __construct(private PacketSettings $settings, private int $retryDelayUs, private int $retries) {}
+    public function __construct(private PacketSettings $settings, private int $retryDelayUs, private int $retries)
+    {
+    }
 
     public static function of(Plan $plan, Hop $hop): self
     {

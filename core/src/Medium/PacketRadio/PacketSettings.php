@@ -25,7 +25,8 @@ final readonly class PacketSettings
         public bool $acknowledge,
         public int $powerDbm,
         public bool $senderId,
-    ) {}
+    ) {
+    }
 
     public static function of(Link $link): self
     {
@@ -51,7 +52,7 @@ final readonly class PacketSettings
             Field::oneOf('crcBytes', [0, 1, 2], 'Length of the check sum.', 2, 'bytes')->titled('CRC'),
             Field::flag('acknowledge', 'Whether the receiver acknowledges each message by itself.', true)->titled('Acknowledge'),
             Field::oneOf('powerDbm', [-18, -12, -6, 0], "The transceiver's power setting, before any amplifier.", 0, 'dBm')->titled('Power'),
-            Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender and sequence in the message'),
+            Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender number'),
         );
     }
 
@@ -91,7 +92,7 @@ final readonly class PacketSettings
         };
     }
 
-    /** @param array<string, bool|float|int|string|null> $raw accepted by the link shape */
+    /** @param  array<string, bool|float|int|string|null>  $raw accepted by the link shape */
     private static function from(array $raw): self
     {
         $values = new Values($raw);

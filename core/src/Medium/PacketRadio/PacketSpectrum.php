@@ -18,8 +18,10 @@ final readonly class PacketSpectrum
     /** Channels beside a Wi-Fi's stretch that its skirts still reach. */
     private const SHOULDER = 3;
 
-    /** @param list<int> $busyWifi */
-    public function __construct(private Band $band, private array $busyWifi, public PacketRate $rate) {}
+    /** @param  list<int>  $busyWifi */
+    public function __construct(private Band $band, private array $busyWifi, public PacketRate $rate)
+    {
+    }
 
     public static function frequencyMhz(int $channel): int
     {

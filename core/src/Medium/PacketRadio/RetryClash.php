@@ -13,7 +13,9 @@ final readonly class RetryClash
     /** Retries by which two senders should have come apart. */
     public const SOON = 4;
 
-    public function __construct(private int $exchangeNs) {}
+    public function __construct(private int $exchangeNs)
+    {
+    }
 
     public static function of(PacketSettings $settings): self
     {

@@ -21,7 +21,8 @@ final readonly class Field
         public ?ThingKind $refers = null,
         public ?string $unit = null,
         public ?string $title = null,
-    ) {}
+    ) {
+    }
 
     public static function id(): self
     {
@@ -73,13 +74,13 @@ final readonly class Field
         return new self($name, new WholeType($lowest, $highest), $doc, false, false, $default, null, $unit);
     }
 
-    /** @param non-empty-list<int> $choices */
+    /** @param  non-empty-list<int>  $choices */
     public static function oneOf(string $name, array $choices, string $doc, int $default, ?string $unit = null): self
     {
         return new self($name, new OneOfType($choices), $doc, false, false, $default, null, $unit);
     }
 
-    /** @param class-string<BackedEnum> $enum */
+    /** @param  class-string<BackedEnum>  $enum */
     public static function choice(string $name, string $enum, string $doc): self
     {
         $choices = array_map(static fn (BackedEnum $case): int|string => $case->value, $enum::cases());
@@ -113,7 +114,7 @@ final readonly class Field
         return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title);
     }
 
-    /** @param array<array-key, mixed> $raw */
+    /** @param  array<array-key, mixed>  $raw */
     public function accept(array $raw, string $place, Problems $problems): mixed
     {
         if (! array_key_exists($this->name, $raw)) {

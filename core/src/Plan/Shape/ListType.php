@@ -6,7 +6,9 @@ namespace Rundfunk\Plan\Shape;
 
 final readonly class ListType implements FieldType
 {
-    public function __construct(public FieldType $of, public int $longest) {}
+    public function __construct(public FieldType $of, public int $longest)
+    {
+    }
 
     public function accept(mixed $value, string $place, Problems $problems): mixed
     {

@@ -6,8 +6,10 @@ namespace Rundfunk\Plan\Shape;
 
 final readonly class OneOfType implements FieldType
 {
-    /** @param list<int|string> $choices */
-    public function __construct(public array $choices) {}
+    /** @param  list<int|string>  $choices */
+    public function __construct(public array $choices)
+    {
+    }
 
     public function accept(mixed $value, string $place, Problems $problems): int|string|null
     {

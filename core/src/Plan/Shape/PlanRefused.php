@@ -9,13 +9,13 @@ use RuntimeException;
 /** The input is not a plan, or not an edit, that can be kept. Nothing was changed. */
 final class PlanRefused extends RuntimeException
 {
-    /** @param non-empty-list<Problem> $problems */
+    /** @param  non-empty-list<Problem>  $problems */
     private function __construct(public readonly array $problems, string $message)
     {
         parent::__construct($message);
     }
 
-    /** @param non-empty-list<Problem> $problems */
+    /** @param  non-empty-list<Problem>  $problems */
     public static function because(array $problems): self
     {
         $first = $problems[0];

@@ -7,5 +7,7 @@ namespace Rundfunk\Plan\Shape;
 /** One thing wrong with an input, and where: a JSON pointer. */
 final readonly class Problem
 {
-    public function __construct(public string $place, public string $message) {}
+    public function __construct(public string $place, public string $message)
+    {
+    }
 }

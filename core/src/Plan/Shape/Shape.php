@@ -10,8 +10,10 @@ use stdClass;
 /** An ordered set of fields: what one kind of thing, or one medium's settings, may hold. */
 final readonly class Shape
 {
-    /** @param array<string, Field> $fields */
-    private function __construct(public array $fields) {}
+    /** @param  array<string, Field>  $fields */
+    private function __construct(public array $fields)
+    {
+    }
 
     public static function of(Field ...$fields): self
     {

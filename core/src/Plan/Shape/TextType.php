@@ -15,7 +15,8 @@ final readonly class TextType implements FieldType
         public int $longest,
         private ?string $pattern = null,
         private string $described = '',
-    ) {}
+    ) {
+    }
 
     public static function ulid(): self
     {

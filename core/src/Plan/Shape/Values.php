@@ -10,8 +10,10 @@ use LogicException;
 /** Values that a shape has accepted, read back with their types. A wrong type here is a mistake of ours, not the user's. */
 final readonly class Values
 {
-    /** @param array<array-key, mixed> $values */
-    public function __construct(private array $values) {}
+    /** @param  array<array-key, mixed>  $values */
+    public function __construct(private array $values)
+    {
+    }
 
     public function text(string $name): string
     {

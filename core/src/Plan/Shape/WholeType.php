@@ -6,7 +6,9 @@ namespace Rundfunk\Plan\Shape;
 
 final readonly class WholeType implements FieldType
 {
-    public function __construct(public int $lowest, public int $highest) {}
+    public function __construct(public int $lowest, public int $highest)
+    {
+    }
 
     public function accept(mixed $value, string $place, Problems $problems): ?int
     {

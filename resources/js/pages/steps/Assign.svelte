@@ -23,7 +23,11 @@
     };
     const groups = $derived(
         Object.entries(stages)
-            .map(([stage, title]) => ({ stage, title, list: (proposals ?? []).filter((proposal) => proposal.stage === stage) }))
+            .map(([stage, title]) => ({
+                stage,
+                title,
+                list: (proposals ?? []).filter((proposal) => proposal.stage === stage),
+            }))
             .filter((group) => group.list.length > 0),
     );
     const chosen = $derived((proposals ?? []).filter((proposal) => !left.has(proposal.id)));
@@ -47,7 +51,10 @@
 
     async function apply(): Promise<void> {
         const count = chosen.length;
-        const kept = await workspace.edit(count === 1 ? `Assign: ${chosen[0]?.what}` : `Assign ${count} values`, ...chosen.flatMap((proposal) => proposal.operations));
+        const kept = await workspace.edit(
+            count === 1 ? `Assign: ${chosen[0]?.what}` : `Assign ${count} values`,
+            ...chosen.flatMap((proposal) => proposal.operations),
+        );
         if (kept) {
             left.clear();
         }
@@ -57,16 +64,23 @@
 <div class="flex items-start gap-4">
     <div class="grow">
         <h1>Assign</h1>
-        <p class="text-soft mt-0.5">Every value that is missing or cannot stay. Pinned values are left alone; untick what you do not want.</p>
+        <p class="text-soft mt-0.5">
+            Every value that is missing or cannot stay. Pinned values are left alone; untick what you do not want.
+        </p>
     </div>
-    {#if chosen.length > 0}<Button onclick={apply}>{chosen.length === 1 ? 'Apply one change' : `Apply ${chosen.length} changes`}</Button>{/if}
+    {#if chosen.length > 0}<Button onclick={apply}
+            >{chosen.length === 1 ? 'Apply one change' : `Apply ${chosen.length} changes`}</Button
+        >{/if}
 </div>
 {#if proposals === null}
     <p class="text-soft mt-4" role="status">Working it out…</p>
 {:else if proposals.length === 0}
     <div class="sheet mt-4 max-w-[620px] p-4">
         <p class="font-medium">Nothing to assign: every value is there and can stay.</p>
-        <p class="mt-1">Next: <a class="quiet-link" href="#/plans/{planId}/findings">read the findings</a>, then <a class="quiet-link" href="#/plans/{planId}/build">build the nodes</a>.</p>
+        <p class="mt-1">
+            Next: <a class="quiet-link" href="#/plans/{planId}/findings">read the findings</a>, then
+            <a class="quiet-link" href="#/plans/{planId}/build">build the nodes</a>.
+        </p>
     </div>
 {:else}
     {#each groups as group (group.stage)}
@@ -76,15 +90,33 @@
             <table class="ledger table-fixed">
                 <thead>
                     <tr>
-                        <th class="w-[36px]"><input type="checkbox" class="accent-accent" checked={all} onchange={() => turn(ids, !all)} aria-label="All of {group.title}" /></th>
-                        <th class="w-[34%] !text-ink font-semibold" id="stage-{group.stage}">{group.title} <span class="text-soft font-normal">{group.list.length}</span></th>
+                        <th class="w-[36px]"
+                            ><input
+                                type="checkbox"
+                                class="text-accent border-soft rounded-[2px] bg-sheet"
+                                checked={all}
+                                onchange={() => turn(ids, !all)}
+                                aria-label="All of {group.title}"
+                            /></th
+                        >
+                        <th class="w-[34%] !text-ink font-semibold" id="stage-{group.stage}"
+                            >{group.title} <span class="text-soft font-normal">{group.list.length}</span></th
+                        >
                         <th class="w-[11%]">Now</th><th class="w-[17%]">Proposed</th><th>Why</th>
                     </tr>
                 </thead>
                 <tbody>
                     {#each group.list as proposal (proposal.id)}
                         <tr class={left.has(proposal.id) ? 'text-soft' : ''}>
-                            <td><input type="checkbox" class="accent-accent" checked={!left.has(proposal.id)} onchange={() => turn([proposal.id], left.has(proposal.id))} aria-label={proposal.what} /></td>
+                            <td
+                                ><input
+                                    type="checkbox"
+                                    class="text-accent border-soft rounded-[2px] bg-sheet"
+                                    checked={!left.has(proposal.id)}
+                                    onchange={() => turn([proposal.id], left.has(proposal.id))}
+                                    aria-label={proposal.what}
+                                /></td
+                            >
                             <td>{proposal.what}</td>
                             <td class="mono text-soft">{proposal.before ?? '–'}</td>
                             <td class="mono">{proposal.after}</td>

@@ -9,14 +9,21 @@
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const board = $derived(catalogue.boards.find((one) => one.key === node?.board));
     let sheet = $state<Schemas['NodeSheet'] | null>(null);
-    const open = $derived(data.findings.filter((finding) => finding.severity !== 'advice' && index.whereabouts(finding.at.kind, finding.at.id).item === node?.id).length);
+    const open = $derived(
+        data.findings.filter(
+            (finding) =>
+                finding.severity !== 'advice' && index.whereabouts(finding.at.kind, finding.at.id).item === node?.id,
+        ).length,
+    );
 
     $effect(() => {
         void data.version;
         if (node !== undefined) {
-            void api.GET('/api/plans/{plan}/nodes/{node}/sheet', { params: { path: { plan: planId, node: node.id } } }).then((answer) => {
-                sheet = answer.data ?? null;
-            });
+            void api
+                .GET('/api/plans/{plan}/nodes/{node}/sheet', { params: { path: { plan: planId, node: node.id } } })
+                .then((answer) => {
+                    sheet = answer.data ?? null;
+                });
         }
     });
 </script>
@@ -24,31 +31,50 @@
 {#if node === undefined}
     <h1>Build</h1>
     <p class="sheet mt-4 max-w-[620px] p-4">
-        Here each node gets its sheet: every wire, and the header that both ends of each link share. There are no nodes yet:
+        Here each node gets its sheet: every wire, and the header that both ends of each link share. There are no nodes
+        yet:
         <a class="quiet-link" href="#/plans/{planId}/nodes">add the first</a>.
     </p>
 {:else}
     <div class="flex flex-wrap items-end gap-3">
         <div class="min-w-0 grow">
             <h1>{node.name}</h1>
-            <p class="text-soft mt-0.5">{board?.name ?? 'no board yet'} · {index.placeName(node.placeId)}{open > 0 ? ` · ${open} findings open` : ''}</p>
+            <p class="text-soft mt-0.5">
+                {board?.name ?? 'no board yet'} · {index.placeName(node.placeId)}{open > 0
+                    ? ` · ${open} findings open`
+                    : ''}
+            </p>
         </div>
         <div class="no-print flex flex-wrap items-end gap-2">
-            <SelectField label="Node" quiet class="w-[180px]" value={node.id} items={index.nodes.map((one) => ({ value: one.id, name: one.name }))} onsave={(id) => push(`/plans/${planId}/build/${id}`)} />
+            <SelectField
+                label="Node"
+                quiet
+                class="w-[180px]"
+                value={node.id}
+                items={index.nodes.map((one) => ({ value: one.id, name: one.name }))}
+                onsave={(id) => push(`/plans/${planId}/build/${id}`)}
+            />
             <Button color="alternative" href="/api/plans/{planId}/nodes/{node.id}/wiring.csv">Wiring as CSV</Button>
             <Button color="alternative" onclick={() => window.print()}>Print</Button>
-            <Button href="/api/plans/{planId}/nodes/{node.id}/header">Download {sheet?.headerName ?? 'the header'}</Button>
+            <Button href="/api/plans/{planId}/nodes/{node.id}/header"
+                >Download {sheet?.headerName ?? 'the header'}</Button
+            >
         </div>
     </div>
     {#if sheet !== null}
         <div class="mt-3 grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
             <section class="sheet overflow-x-auto" aria-label="Wiring table">
                 <table class="ledger">
-                    <thead><tr><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th>Level</th><th>Note</th></tr></thead>
+                    <thead
+                        ><tr><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th>Level</th><th>Note</th></tr
+                        ></thead
+                    >
                     <tbody>
                         {#each sheet.wiring as row, at (`${row.module} ${row.terminal} ${at}`)}
                             <tr>
-                                <td class="font-medium whitespace-nowrap">{row.module === sheet.wiring[at - 1]?.module ? '' : row.module}</td>
+                                <td class="font-medium whitespace-nowrap"
+                                    >{row.module === sheet.wiring[at - 1]?.module ? '' : row.module}</td
+                                >
                                 <td class="mono">{row.terminal}</td>
                                 <td class="mono whitespace-nowrap {row.pin === '?' ? 'text-fault' : ''}">{row.pin}</td>
                                 <td>{row.carries}</td>
@@ -62,14 +88,19 @@
                 </table>
             </section>
             <section class="sheet no-print overflow-hidden" aria-label="C header">
-                <h2 class="border-rule border-b px-3 py-2">{sheet.headerName} <span class="text-soft font-normal">C99, for the program of this node</span></h2>
+                <h2 class="border-rule border-b px-3 py-2">
+                    {sheet.headerName} <span class="text-soft font-normal">C99, for the program of this node</span>
+                </h2>
                 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-                <pre class="mono max-h-[calc(100vh-190px)] overflow-auto p-3 leading-[1.45]" tabindex="0">{sheet.header}</pre>
+                <pre
+                    class="mono max-h-[calc(100vh-190px)] overflow-auto p-3 leading-[1.45]"
+                    tabindex="0">{sheet.header}</pre>
             </section>
         </div>
         <p class="text-soft mt-3 max-w-[60em] text-[14px]">
-            Antenna before power. Take power off before you change a wire. Mains: isolate first, in an enclosure, with earth and
-            residual-current protection, and not alone; your local wiring code and a licensed electrician decide.
+            Antenna before power. Take power off before you change a wire. Mains: isolate first, in an enclosure, with
+            earth and residual-current protection, and not alone; your local wiring code and a licensed electrician
+            decide.
         </p>
     {/if}
 {/if}

@@ -22,11 +22,18 @@
 {:else if edits !== null}
     <div class="sheet mt-4">
         <table class="ledger">
-            <thead><tr><th>Version</th><th>What</th><th>Who</th><th>When</th><th><span class="sr-only">State</span></th></tr></thead>
+            <thead
+                ><tr
+                    ><th>Version</th><th>What</th><th>Who</th><th>When</th><th><span class="sr-only">State</span></th
+                    ></tr
+                ></thead
+            >
             <tbody>
                 {#each edits as edit (edit.version)}
                     <tr class={edit.state === 'done' ? '' : 'text-soft'}>
-                        <td class="mono">{edit.version}</td><td>{edit.label}</td><td>{edit.by}</td><td class="whitespace-nowrap">{moment.format(new Date(edit.at))}</td><td>{words[edit.state]}</td>
+                        <td class="mono">{edit.version}</td><td>{edit.label}</td><td>{edit.by}</td><td
+                            class="whitespace-nowrap">{moment.format(new Date(edit.at))}</td
+                        ><td>{words[edit.state]}</td>
                     </tr>
                 {/each}
             </tbody>

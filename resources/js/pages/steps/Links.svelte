@@ -20,7 +20,12 @@
         event.preventDefault();
         const id = ulid();
         const called = name.trim() || `Link ${index.links.length + 1}`;
-        if (await workspace.edit(`Add ${called}`, add('link', id, { name: called, medium: newMedium, settings: {}, order: index.nextOrder(index.links) }))) {
+        if (
+            await workspace.edit(
+                `Add ${called}`,
+                add('link', id, { name: called, medium: newMedium, settings: {}, order: index.nextOrder(index.links) }),
+            )
+        ) {
             name = '';
             await push(`/plans/${planId}/links/${id}`);
         }
@@ -34,8 +39,13 @@
 
     function pin(field: string): void {
         if (link !== undefined) {
-            const pinned = link.pinned.includes(field) ? link.pinned.filter((one) => one !== field) : [...link.pinned, field];
-            void workspace.edit(`${link.pinned.includes(field) ? 'Unpin' : 'Pin'} ${field} of ${link.name}`, change('link', link.id, { pinned }));
+            const pinned = link.pinned.includes(field)
+                ? link.pinned.filter((one) => one !== field)
+                : [...link.pinned, field];
+            void workspace.edit(
+                `${link.pinned.includes(field) ? 'Unpin' : 'Pin'} ${field} of ${link.name}`,
+                change('link', link.id, { pinned }),
+            );
         }
     }
 </script>
@@ -43,22 +53,47 @@
 <div class="flex flex-wrap items-center gap-2">
     <h1 class="mr-2">Links</h1>
     {#each index.links as one (one.id)}
-        <a href="#/plans/{planId}/links/{one.id}" aria-current={one === link ? 'true' : undefined} class="rounded-[4px] border px-2.5 py-0.5 {one === link ? 'bg-tint border-accent font-medium' : 'border-rule'}">{one.name}</a>
+        <a
+            href="#/plans/{planId}/links/{one.id}"
+            aria-current={one === link ? 'true' : undefined}
+            class="rounded-[4px] border px-2.5 py-0.5 {one === link
+                ? 'bg-tint border-accent font-medium'
+                : 'border-rule'}">{one.name}</a
+        >
     {/each}
 </div>
 
 {#if link === undefined}
-    <p class="sheet mt-4 max-w-[620px] p-4">A link is one medium with one set of settings, shared by everything on it. Add the first, then say which nodes are on it; Assign chooses channel and addresses.</p>
+    <p class="sheet mt-4 max-w-[620px] p-4">
+        A link is one medium with one set of settings, shared by everything on it. Add the first, then say which nodes
+        are on it; Assign chooses channel and addresses.
+    </p>
 {:else if medium !== undefined}
     <section class="sheet mt-3 p-3" aria-label="Settings">
         <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-            <TextField label="Name" class="w-[150px]" value={link.name} onsave={(value) => workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))} />
+            <TextField
+                label="Name"
+                class="w-[150px]"
+                value={link.name}
+                onsave={(value) =>
+                    workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))}
+            />
             <p class="text-soft grow pb-1">{medium.name}. Every setting here goes into both ends' headers.</p>
-            <Button color="alternative" onclick={() => workspace.edit(`Remove ${link.name}`, remove('link', link.id))}>Remove the link</Button>
+            <Button color="alternative" onclick={() => workspace.edit(`Remove ${link.name}`, remove('link', link.id))}
+                >Remove the link</Button
+            >
         </div>
         <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
             {#each medium.linkSettings as field (field.name)}
-                <SettingInput {field} value={link.settings[field.name] ?? null} onsave={(value) => set(field.name, field.title, value)} pinned={link.pinned.includes(field.name)} onpin={field.name === 'channel' || field.name === 'payloadBytes' ? () => pin(field.name) : undefined} />
+                <SettingInput
+                    {field}
+                    value={link.settings[field.name] ?? null}
+                    onsave={(value) => set(field.name, field.title, value)}
+                    pinned={link.pinned.includes(field.name)}
+                    onpin={field.name === 'channel' || field.name === 'payloadBytes'
+                        ? () => pin(field.name)
+                        : undefined}
+                />
             {/each}
         </div>
     </section>
@@ -70,8 +105,18 @@
 <form class="mt-5 flex flex-wrap items-end gap-2" onsubmit={addLink}>
     <div>
         <label for="link-name" class="text-soft block text-[14px]">New link</label>
-        <input id="link-name" bind:value={name} class="bg-sheet border-rule text-ink w-[180px] rounded-[4px] border px-2 py-1" />
+        <input
+            id="link-name"
+            bind:value={name}
+            class="bg-sheet border-rule text-ink w-[180px] rounded-[4px] border px-2 py-1"
+        />
     </div>
-    <SelectField label="Medium" class="w-[210px]" value={newMedium} items={catalogue.media.map((one) => ({ value: one.key, name: one.name }))} onsave={(value) => (newMedium = value)} />
+    <SelectField
+        label="Medium"
+        class="w-[210px]"
+        value={newMedium}
+        items={catalogue.media.map((one) => ({ value: one.key, name: one.name }))}
+        onsave={(value) => (newMedium = value)}
+    />
     <Button type="submit" color={index.links.length === 0 ? 'primary' : 'alternative'}>Add the link</Button>
 </form>

@@ -13,13 +13,17 @@
     let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const kinds = [
-        { value: 'controller', name: 'controller, stays put' },
-        { value: 'handset', name: 'handset, carried' },
-        { value: 'gateway', name: 'gateway, passes messages on' },
+        { value: 'controller', name: 'controller' },
+        { value: 'handset', name: 'handset' },
+        { value: 'gateway', name: 'gateway' },
     ];
     const groups = $derived(
         [...index.places.map((place) => place.id), null]
-            .map((placeId) => ({ placeId, name: index.placeName(placeId), nodes: index.nodes.filter((one) => one.placeId === placeId) }))
+            .map((placeId) => ({
+                placeId,
+                name: index.placeName(placeId),
+                nodes: index.nodes.filter((one) => one.placeId === placeId),
+            }))
             .filter((group) => group.nodes.length > 0),
     );
     let name = $state('');
@@ -28,7 +32,13 @@
         event.preventDefault();
         const id = ulid();
         const called = name.trim() || `Node ${index.nodes.length + 1}`;
-        const values = { name: called, kind: 'controller', placeId: node?.placeId ?? index.places[0]?.id ?? null, board: null, order: index.nextOrder(index.nodes) };
+        const values = {
+            name: called,
+            kind: 'controller',
+            placeId: node?.placeId ?? index.places[0]?.id ?? null,
+            board: null,
+            order: index.nextOrder(index.nodes),
+        };
         if (await workspace.edit(`Add ${called}`, add('node', id, values))) {
             name = '';
             await push(`/plans/${planId}/nodes/${id}`);
@@ -49,34 +59,77 @@
             <h2 class="text-soft mt-3 text-[14px] font-normal">{group.name}</h2>
             <ul>
                 {#each group.nodes as one (one.id)}
-                    <li><a href="#/plans/{planId}/nodes/{one.id}" aria-current={one === node ? 'true' : undefined} class="block rounded-[4px] px-2 py-1 {one === node ? 'bg-tint font-medium' : ''}">{one.name}</a></li>
+                    <li>
+                        <a
+                            href="#/plans/{planId}/nodes/{one.id}"
+                            aria-current={one === node ? 'true' : undefined}
+                            class="block rounded-[4px] px-2 py-1 {one === node ? 'bg-tint font-medium' : ''}"
+                            >{one.name}</a
+                        >
+                    </li>
                 {/each}
             </ul>
         {/each}
         <form class="mt-4 space-y-2" onsubmit={addNode}>
             <div>
                 <label for="node-name" class="text-soft block text-[14px]">New node</label>
-                <input id="node-name" bind:value={name} class="bg-sheet border-rule text-ink w-full rounded-[4px] border px-2 py-1" />
+                <input
+                    id="node-name"
+                    bind:value={name}
+                    class="bg-sheet border-rule text-ink w-full rounded-[4px] border px-2 py-1"
+                />
             </div>
             <Button type="submit" color={index.nodes.length === 0 ? 'primary' : 'alternative'}>Add the node</Button>
         </form>
     </div>
     <div class="mt-4 min-w-0 grow lg:mt-0">
         {#if node === undefined}
-            <p class="sheet mt-9 p-4">A node is a board with its modules, or a handset you carry. Name the first one on the left: the handset you will press, or the board that will switch.</p>
+            <p class="sheet mt-9 p-4">
+                A node is a board with its modules, or a handset you carry. Name the first one on the left: the handset
+                you will press, or the board that will switch.
+            </p>
         {:else}
-            <section class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-4" aria-label="The node">
-                <TextField label="Name" value={node.name} onsave={(value) => set(`Rename ${node.name} to ${value}`, { name: value })} />
-                <SelectField label="Part" value={node.kind} items={kinds} onsave={(kind) => set(`${node.name}: ${kind}`, { kind })} />
-                <SelectField label="Place" value={node.placeId ?? ''} empty="nowhere yet" items={index.places.map((place) => ({ value: place.id, name: place.name }))} onsave={(placeId) => set(`Move ${node.name}`, { placeId: placeId || null })} />
-                <SelectField label="Board" value={node.board ?? ''} empty="none yet" items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))} onsave={(board) => set(`Board of ${node.name}`, { board: board || null })} />
+            <section
+                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_0.85fr_1.15fr_1.7fr]"
+                aria-label="The node"
+            >
+                <TextField
+                    label="Name"
+                    value={node.name}
+                    onsave={(value) => set(`Rename ${node.name} to ${value}`, { name: value })}
+                />
+                <SelectField
+                    label="Part"
+                    value={node.kind}
+                    items={kinds}
+                    onsave={(kind) => set(`${node.name}: ${kind}`, { kind })}
+                />
+                <SelectField
+                    label="Place"
+                    value={node.placeId ?? ''}
+                    empty="nowhere yet"
+                    items={index.places.map((place) => ({ value: place.id, name: place.name }))}
+                    onsave={(placeId) => set(`Move ${node.name}`, { placeId: placeId || null })}
+                />
+                <SelectField
+                    label="Board"
+                    value={node.board ?? ''}
+                    empty="none yet"
+                    items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
+                    onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
+                />
             </section>
             <NodeModules {node} {index} {catalogue} />
             <NodeControls {node} {index} {catalogue} />
             <NodePins {node} {index} {catalogue} table={data.pinTables.find((one) => one.nodeId === node.id)} />
             <p class="mt-4 flex gap-4">
                 <a class="quiet-link" href="#/plans/{planId}/build/{node.id}">Wiring and header of {node.name}</a>
-                <button type="button" class="quiet-link" onclick={() => workspace.edit(`Remove ${node.name}`, remove('node', node.id))}>Remove {node.name}</button>
+                <button
+                    type="button"
+                    class="quiet-link"
+                    onclick={() => workspace.edit(`Remove ${node.name}`, remove('node', node.id))}
+                    >Remove {node.name}</button
+                >
             </p>
         {/if}
     </div>

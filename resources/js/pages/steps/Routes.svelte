@@ -15,11 +15,40 @@
     type Output = Schemas['Output'];
     type Route = Schemas['Route'];
 
-    const rows = $derived(index.nodes.flatMap((node) => index.controlsOf(node.id).map((control, at) => ({ node, control, first: at === 0 }))));
-    const groups = $derived(index.nodes.map((node) => ({ node, outputs: index.outputsOf(node.id) })).filter((group) => group.outputs.length > 0));
-    const columns = $derived(groups.flatMap((group) => group.outputs.map((output, at) => ({ node: group.node, output, first: at === 0 }))));
-    const routes = $derived(new Map(data.document.routes.map((route) => [`${route.controlId} ${route.outputId}`, route])));
-    const troubled = $derived(new Map(data.findings.filter((finding) => !workspace.accepted.has(finding.id)).flatMap((finding) => finding.at.kind === 'route' ? [[finding.at.id, finding] as const] : finding.at.kind === 'hop' ? [[data.document.hops.find((hop) => hop.id === finding.at.id)?.routeId ?? '', finding] as const] : [])));
+    const rows = $derived(
+        index.nodes.flatMap((node) =>
+            index.controlsOf(node.id).map((control, at) => ({ node, control, first: at === 0 })),
+        ),
+    );
+    const groups = $derived(
+        index.nodes
+            .map((node) => ({ node, outputs: index.outputsOf(node.id) }))
+            .filter((group) => group.outputs.length > 0),
+    );
+    const columns = $derived(
+        groups.flatMap((group) => group.outputs.map((output, at) => ({ node: group.node, output, first: at === 0 }))),
+    );
+    const routes = $derived(
+        new Map(data.document.routes.map((route) => [`${route.controlId} ${route.outputId}`, route])),
+    );
+    const troubled = $derived(
+        new Map(
+            data.findings
+                .filter((finding) => !workspace.accepted.has(finding.id))
+                .flatMap((finding) =>
+                    finding.at.kind === 'route'
+                        ? [[finding.at.id, finding] as const]
+                        : finding.at.kind === 'hop'
+                          ? [
+                                [
+                                    data.document.hops.find((hop) => hop.id === finding.at.id)?.routeId ?? '',
+                                    finding,
+                                ] as const,
+                            ]
+                          : [],
+                ),
+        ),
+    );
 
     let row = $state(0);
     let column = $state(0);
@@ -27,7 +56,9 @@
 
     const control = $derived(rows[row]?.control);
     const output = $derived(columns[column]?.output);
-    const route = $derived(control === undefined || output === undefined ? undefined : routes.get(`${control.id} ${output.id}`));
+    const route = $derived(
+        control === undefined || output === undefined ? undefined : routes.get(`${control.id} ${output.id}`),
+    );
     const view = $derived(data.routes.find((one) => one.routeId === route?.id));
     const finding = $derived(route === undefined ? undefined : troubled.get(route.id));
     const fitting = $derived(catalogue.actions.find((one) => one.control === control?.kind)?.actions ?? []);
@@ -35,8 +66,14 @@
     $effect(() => {
         const named = index.route(item);
         if (named !== undefined) {
-            row = Math.max(0, rows.findIndex((one) => one.control.id === named.controlId));
-            column = Math.max(0, columns.findIndex((one) => one.output.id === named.outputId));
+            row = Math.max(
+                0,
+                rows.findIndex((one) => one.control.id === named.controlId),
+            );
+            column = Math.max(
+                0,
+                columns.findIndex((one) => one.output.id === named.outputId),
+            );
         }
     });
 
@@ -51,16 +88,31 @@
                 void workspace.edit(`${name(one, other)}: nothing`, remove('route', existing.id));
             }
         } else if (existing === undefined) {
-            const values = { controlId: one.id, outputId: other.id, action, pulseMs: action === 'pulse' ? 1000 : null, order: index.nextOrder(data.document.routes) };
+            const values = {
+                controlId: one.id,
+                outputId: other.id,
+                action,
+                pulseMs: action === 'pulse' ? 1000 : null,
+                order: index.nextOrder(data.document.routes),
+            };
             void workspace.edit(`${name(one, other)}: ${action}`, add('route', ulid(), values));
         } else if (existing.action !== action) {
-            void workspace.edit(`${name(one, other)}: ${action}`, change('route', existing.id, { action, pulseMs: action === 'pulse' ? (existing.pulseMs ?? 1000) : null }));
+            void workspace.edit(
+                `${name(one, other)}: ${action}`,
+                change('route', existing.id, {
+                    action,
+                    pulseMs: action === 'pulse' ? (existing.pulseMs ?? 1000) : null,
+                }),
+            );
         }
     }
 
     function setPulse(existing: Route, text: string): void {
         const milliseconds = Math.round(Number(text.replace(',', '.')) * 1000);
-        void workspace.edit(`Pulse of ${text} s`, change('route', existing.id, { pulseMs: Number.isFinite(milliseconds) ? milliseconds : text }));
+        void workspace.edit(
+            `Pulse of ${text} s`,
+            change('route', existing.id, { pulseMs: Number.isFinite(milliseconds) ? milliseconds : text }),
+        );
     }
 
     function focusCell(nextRow: number, nextColumn: number): void {
@@ -73,14 +125,25 @@
         if (event.ctrlKey || event.metaKey || event.altKey) {
             return;
         }
-        const moves: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1], Home: [0, -column], End: [0, columns.length] };
+        const moves: Record<string, [number, number]> = {
+            ArrowUp: [-1, 0],
+            ArrowDown: [1, 0],
+            ArrowLeft: [0, -1],
+            ArrowRight: [0, 1],
+            Home: [0, -column],
+            End: [0, columns.length],
+        };
         const move = moves[event.key];
         const action = actions.find((one) => one.key === event.key.toLowerCase())?.action;
         if (move !== undefined) {
             focusCell(row + move[0], column + move[1]);
         } else if (action !== undefined && control !== undefined && output !== undefined) {
             choose(control, output, action);
-        } else if ((event.key === 'Backspace' || event.key === 'Delete') && control !== undefined && output !== undefined) {
+        } else if (
+            (event.key === 'Backspace' || event.key === 'Delete') &&
+            control !== undefined &&
+            output !== undefined
+        ) {
             choose(control, output, null);
         } else {
             return;
@@ -107,17 +170,30 @@
             <thead class="bg-sheet sticky top-0 z-10">
                 <tr>
                     <td colspan="2"></td>
-                    {#each groups as group (group.node.id)}<th scope="colgroup" colspan={group.outputs.length} class="border-rule border-l px-2 pt-2 pb-1 text-left font-medium">{group.node.name}</th>{/each}
+                    {#each groups as group (group.node.id)}<th
+                            scope="colgroup"
+                            colspan={group.outputs.length}
+                            class="border-rule border-l px-2 pt-2 pb-1 text-left font-medium">{group.node.name}</th
+                        >{/each}
                 </tr>
                 <tr class="border-rule border-b">
                     <td colspan="2"></td>
-                    {#each columns as one, at (one.output.id)}<th scope="col" id="c{at}" class="text-soft px-2 pb-1.5 text-left font-normal whitespace-nowrap {one.first ? 'border-rule border-l' : ''}">{one.output.name}</th>{/each}
+                    {#each columns as one, at (one.output.id)}<th
+                            scope="col"
+                            id="c{at}"
+                            class="text-soft px-2 pb-1.5 text-left font-normal whitespace-nowrap {one.first
+                                ? 'border-rule border-l'
+                                : ''}">{one.output.name}</th
+                        >{/each}
                 </tr>
             </thead>
             <tbody>
                 {#each rows as line, at (line.control.id)}
                     <tr class="border-rule border-b">
-                        <th scope="row" class="px-3 py-1 text-left font-medium whitespace-nowrap">{#if line.first}{line.node.name}{:else}<span class="sr-only">{line.node.name}</span>{/if}</th>
+                        <th scope="row" class="px-3 py-1 text-left font-medium whitespace-nowrap"
+                            >{#if line.first}{line.node.name}{:else}<span class="sr-only">{line.node.name}</span
+                                >{/if}</th
+                        >
                         <td id="r{at}" class="text-soft px-2 whitespace-nowrap">{line.control.name}</td>
                         {#each columns as one, across (one.output.id)}
                             {@const cell = routes.get(`${line.control.id} ${one.output.id}`)}
@@ -127,11 +203,23 @@
                                 data-cell="{at}-{across}"
                                 tabindex={chosen ? 0 : -1}
                                 aria-selected={chosen}
-                                aria-label="{line.node.name} {line.control.name}, {one.node.name} {one.output.name}: {cell ? cellText(cell) : 'none'}"
+                                aria-label="{line.node.name} {line.control.name}, {one.node.name} {one.output
+                                    .name}: {cell ? cellText(cell) : 'none'}"
                                 onfocus={() => ([row, column] = [at, across])}
                                 onclick={() => focusCell(at, across)}
-                                class="mono h-[31px] min-w-[74px] cursor-default px-2 whitespace-nowrap {one.first ? 'border-rule border-l' : ''} {chosen ? 'bg-tint outline-accent outline-2 -outline-offset-2' : ''} {cell && troubled.has(cell.id) ? 'border-b-fault border-b-2' : ''}"
-                            >{cell ? cellText(cell) : ''}{#if cell && troubled.has(cell.id)}<span class="text-fault" title={troubled.get(cell.id)?.title}> !</span>{/if}</td>
+                                class="mono h-[31px] min-w-[74px] cursor-default px-2 whitespace-nowrap {one.first
+                                    ? 'border-rule border-l'
+                                    : ''} {chosen ? 'bg-tint outline-accent outline-2 -outline-offset-2' : ''} {cell &&
+                                troubled.has(cell.id)
+                                    ? 'border-b-fault border-b-2'
+                                    : ''}"
+                                >{cell ? cellText(cell) : ''}{#if cell && troubled.has(cell.id)}<span
+                                        class="text-fault"
+                                        title={troubled.get(cell.id)?.title}
+                                    >
+                                        !</span
+                                    >{/if}</td
+                            >
                         {/each}
                     </tr>
                 {/each}
@@ -142,32 +230,74 @@
         <section class="sheet mt-3 p-3" aria-label="The chosen cell">
             <div class="flex flex-wrap items-end gap-4">
                 <h2 class="pb-1">{name(control, output)}</h2>
-                <SelectField label="Action" quiet value={route?.action ?? ''} empty="none" class="w-[150px]" items={actions.map((one) => ({ value: one.action, name: fitting.includes(one.action) ? one.action : `${one.action} (unfit)` }))} onsave={(value) => choose(control, output, value === '' ? null : (value as Action))} />
+                <SelectField
+                    label="Action"
+                    quiet
+                    value={route?.action ?? ''}
+                    empty="none"
+                    class="w-[150px]"
+                    items={actions.map((one) => ({
+                        value: one.action,
+                        name: fitting.includes(one.action) ? one.action : `${one.action} (unfit)`,
+                    }))}
+                    onsave={(value) => choose(control, output, value === '' ? null : (value as Action))}
+                />
                 {#if route?.action === 'pulse'}
-                    <div class="flex items-end gap-1"><TextField label="Pulse, seconds" quiet mono class="w-[80px]" value={String((route.pulseMs ?? 0) / 1000)} onsave={(text) => setPulse(route, text)} /><span class="pb-1">s</span></div>
+                    <div class="flex items-end gap-1">
+                        <TextField
+                            label="Pulse, seconds"
+                            quiet
+                            mono
+                            class="w-[80px]"
+                            value={String((route.pulseMs ?? 0) / 1000)}
+                            onsave={(text) => setPulse(route, text)}
+                        /><span class="pb-1">s</span>
+                    </div>
                 {/if}
                 {#if view !== undefined && route !== undefined}
                     <p class="text-soft pb-1">
                         {#if view.hops.length === 0}{view.time ? 'inside the node' : 'no way leads there'}{/if}
-                        {#each view.hops as hop, at (hop.linkId)}{at > 0 ? ', then ' : 'over '}{index.link(hop.linkId)?.name} <span class="mono">{hop.address ?? ''} code {hop.code ?? 'none yet'}</span>{/each}
+                        {#each view.hops as hop, at (hop.linkId)}{at > 0 ? ', then ' : 'over '}{index.link(hop.linkId)
+                                ?.name}
+                            <span class="mono">{hop.address ?? ''} code {hop.code ?? 'none yet'}</span>{/each}
                     </p>
                     <a class="quiet-link pb-1" href="#/plans/{planId}/map/{route.id}">Trace on the line map</a>
                 {/if}
             </div>
             {#if view?.time}
                 <div class="mt-2 flex items-center gap-3">
-                    <div class="flex h-[22px] grow overflow-hidden rounded-[3px] text-[13px] text-white" aria-hidden="true">
+                    <div
+                        class="flex h-[22px] grow overflow-hidden rounded-[3px] text-[13px] text-white"
+                        aria-hidden="true"
+                    >
                         {#each view.time.segments.filter((segment) => segment.share > 0.004) as segment, at (at)}
-                            <span class="truncate px-1.5 leading-[22px] {segment.kind === 'airtime' || segment.kind === 'retries' ? 'bg-[#1f6fb5]' : segment.kind === 'waiting' ? 'bg-[#0b6b6b]' : 'bg-[#5a6a6b]'} border-sheet border-r" style="flex: {Math.max(segment.share, 0.03)} 0 0" title="{segment.label}: {segment.best} to {segment.worst}">{segment.label}</span>
+                            <span
+                                class="truncate px-1.5 leading-[22px] {segment.kind === 'airtime' ||
+                                segment.kind === 'retries'
+                                    ? 'bg-[#1f6fb5]'
+                                    : segment.kind === 'waiting'
+                                      ? 'bg-[#0b6b6b]'
+                                      : 'bg-[#5a6a6b]'} border-sheet border-r"
+                                style="flex: {Math.max(segment.share, 0.03)} 0 0"
+                                title="{segment.label}: {segment.best} to {segment.worst}">{segment.label}</span
+                            >
                         {/each}
                     </div>
-                    <p class="shrink-0">press to click <b class="mono">{view.time.typical}</b>, <span class="mono">{view.time.worst}</span> at worst</p>
+                    <p class="shrink-0">
+                        press to click <b class="mono">{view.time.typical}</b>,
+                        <span class="mono">{view.time.worst}</span> at worst
+                    </p>
                 </div>
             {/if}
             {#if finding !== undefined}
                 <p class="mt-2 flex items-center gap-2">
-                    <Sign severity={finding.severity} size={16} /> <b class="font-medium">{finding.title}.</b> <span class="text-soft">{finding.remedy}</span>
-                    {#if finding.fix}<Button color="alternative" onclick={() => finding.fix && workspace.edit(finding.fix.label, ...finding.fix.operations)}>{finding.fix.label}</Button>{/if}
+                    <Sign severity={finding.severity} size={16} /> <b class="font-medium">{finding.title}.</b>
+                    <span class="text-soft">{finding.remedy}</span>
+                    {#if finding.fix}<Button
+                            color="alternative"
+                            onclick={() => finding.fix && workspace.edit(finding.fix.label, ...finding.fix.operations)}
+                            >{finding.fix.label}</Button
+                        >{/if}
                 </p>
             {/if}
         </section>

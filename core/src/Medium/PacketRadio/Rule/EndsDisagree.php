@@ -12,7 +12,6 @@ use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

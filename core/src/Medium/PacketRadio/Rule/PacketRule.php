@@ -10,15 +10,10 @@ use Rundfunk\Edit\Operation;
 use Rundfunk\Medium\PacketRadio\PacketAddress;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Plan\Address;
-use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
-use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** What every rule of packet radio looks at. */
@@ -44,7 +39,7 @@ abstract readonly class PacketRule implements Rule
         return array_values(array_filter($plan->endpointsOn($link), static fn (Endpoint $end): bool => $end->role->receives()));
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     protected static function setLink(Link $link, string $label, array $values): Fix
     {
         return new Fix($label, Operation::change(ThingKind::Link, $link->id, ['settings' => $values]));

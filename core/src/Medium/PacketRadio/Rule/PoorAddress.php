@@ -10,7 +10,6 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

@@ -14,7 +14,6 @@ use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\RetryDelay;
-use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;

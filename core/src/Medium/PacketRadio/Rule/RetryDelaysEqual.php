@@ -80,7 +80,7 @@ final readonly class RetryDelaysEqual extends PacketRule
         }
     }
 
-    /** @param list<array{end: Endpoint, delay: int}> $delays */
+    /** @param  list<array{end: Endpoint, delay: int}>  $delays */
     private static function free(array $delays, Endpoint $for, RetryClash $clash, int $minimum): ?int
     {
         for ($delay = $minimum; $delay <= RetryDelay::LONGEST_US; $delay += RetryDelay::STEP_US) {

@@ -94,7 +94,7 @@ final readonly class AddressStep implements Step
         return $sound;
     }
 
-    /** @param array<string, PacketAddress> $sound */
+    /** @param  array<string, PacketAddress>  $sound */
     private static function sharesPrefix(Plan $plan, Endpoint $endpoint, Address $address, PacketAddress $parsed, array $sound): bool
     {
         foreach ($plan->addressesOf($endpoint) as $other) {
@@ -125,7 +125,7 @@ final readonly class AddressStep implements Step
         return null;
     }
 
-    /** @param array<string, PacketAddress> $live */
+    /** @param  array<string, PacketAddress>  $live */
     private static function choose(Link $link, int $length, ?string $prefix, array $live): PacketAddress
     {
         for ($attempt = 0; ; $attempt++) {
@@ -140,7 +140,7 @@ final readonly class AddressStep implements Step
         }
     }
 
-    /** @param array<string, PacketAddress> $live */
+    /** @param  array<string, PacketAddress>  $live */
     private static function farFrom(PacketAddress $candidate, array $live): bool
     {
         foreach ($live as $other) {

@@ -96,7 +96,7 @@ final readonly class LinkChannelStep implements Step
         );
     }
 
-    /** @param list<array{channel: int, spacing: int}> $fixed */
+    /** @param  list<array{channel: int, spacing: int}>  $fixed */
     private static function apart(int $channel, int $spacing, array $fixed): bool
     {
         foreach ($fixed as $other) {

@@ -13,7 +13,6 @@ use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

@@ -71,7 +71,7 @@ final readonly class RetryDelayStep implements Step
         }
     }
 
-    /** @param list<int> $kept */
+    /** @param  list<int>  $kept */
     private static function choose(int $minimum, array $kept, RetryClash $clash): int
     {
         for ($delay = $minimum; $delay <= RetryDelay::LONGEST_US; $delay += RetryDelay::STEP_US) {
@@ -84,7 +84,7 @@ final readonly class RetryDelayStep implements Step
         return $minimum;
     }
 
-    /** @param list<int> $kept */
+    /** @param  list<int>  $kept */
     private static function apart(int $delay, array $kept, RetryClash $clash): bool
     {
         foreach ($kept as $other) {

@@ -5,6 +5,7 @@
     import { ulid } from '../../../lib/ulid';
     import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
     import PinButton from '../../../widgets/PinButton.svelte';
+    import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
@@ -23,7 +24,9 @@
             says: 'what it switches',
             button: 'Add an output',
             kinds: ['relay', 'lamp'],
-            rows: index.outputsOf(node.id).map((thing): Row => ({ kind: 'output', thing, channel: thing.channel, field: 'channel' })),
+            rows: index
+                .outputsOf(node.id)
+                .map((thing): Row => ({ kind: 'output', thing, channel: thing.channel, field: 'channel' })),
         },
         {
             kind: 'control' as const,
@@ -31,7 +34,9 @@
             says: 'what is pressed',
             button: 'Add a control',
             kinds: ['button', 'switch', 'axis'],
-            rows: index.controlsOf(node.id).map((thing): Row => ({ kind: 'control', thing, channel: thing.terminal, field: 'terminal' })),
+            rows: index
+                .controlsOf(node.id)
+                .map((thing): Row => ({ kind: 'control', thing, channel: thing.terminal, field: 'terminal' })),
         },
     ]);
 
@@ -40,13 +45,20 @@
         return index.modulesOf(node.id).flatMap((module) =>
             (catalogue.modules.find((one) => one.key === module.class)?.terminals ?? [])
                 .filter((terminal) => terminal.carries === kind)
-                .map((terminal) => ({ value: `${module.id} ${terminal.name}`, name: `${module.name} ${terminal.name}` })),
+                .map((terminal) => ({
+                    value: `${module.id} ${terminal.name}`,
+                    name: `${module.name} ${terminal.name}`,
+                })),
         );
     }
 
     function sit(row: Row, value: string): void {
         const [moduleId, channel] = value === '' ? [null, null] : value.split(' ');
-        const operation: Operation = change(row.kind, row.thing.id, { moduleId, [row.field]: channel, pinned: value !== '' });
+        const operation: Operation = change(row.kind, row.thing.id, {
+            moduleId,
+            [row.field]: channel,
+            pinned: value !== '',
+        });
         void workspace.edit(`Channel of ${row.thing.name}`, operation);
     }
 
@@ -54,7 +66,10 @@
         const name = kind === 'output' ? `Output ${count + 1}` : `Key ${count + 1}`;
         const type = kind === 'output' ? 'relay' : 'button';
         const list = kind === 'output' ? index.outputsOf(node.id) : index.controlsOf(node.id);
-        void workspace.edit(`Add ${name} to ${node.name}`, add(kind, ulid(), { nodeId: node.id, name, kind: type, order: index.nextOrder(list) }));
+        void workspace.edit(
+            `Add ${name} to ${node.name}`,
+            add(kind, ulid(), { nodeId: node.id, name, kind: type, order: index.nextOrder(list) }),
+        );
     }
 </script>
 
@@ -62,24 +77,78 @@
     {#each lists as list (list.kind)}
         <section class="sheet" aria-label={list.title}>
             <table class="ledger">
-                <thead><tr><th class="w-[30%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th><th class="w-[17%]">Kind</th><th>On</th><th><span class="sr-only">Remove</span></th></tr></thead>
+                <thead
+                    ><tr
+                        ><th class="w-[30%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
+                        ><th class="w-[17%]">Kind</th><th>On</th><th><span class="sr-only">Remove</span></th></tr
+                    ></thead
+                >
                 <tbody>
                     {#each list.rows as row (row.thing.id)}
                         <tr>
-                            <td><TextField label="Name of the {row.kind}" quiet value={row.thing.name} onsave={(name) => workspace.edit(`Rename ${row.thing.name} to ${name}`, change(row.kind, row.thing.id, { name }))} /></td>
-                            <td><SelectField label="Kind of {row.thing.name}" quiet value={row.thing.kind} items={list.kinds.map((kind) => ({ value: kind, name: kind }))} onsave={(kind) => workspace.edit(`${row.thing.name}: ${kind}`, change(row.kind, row.thing.id, { kind }))} /></td>
+                            <td
+                                ><TextField
+                                    label="Name of the {row.kind}"
+                                    quiet
+                                    value={row.thing.name}
+                                    onsave={(name) =>
+                                        workspace.edit(
+                                            `Rename ${row.thing.name} to ${name}`,
+                                            change(row.kind, row.thing.id, { name }),
+                                        )}
+                                /></td
+                            >
+                            <td
+                                ><SelectField
+                                    label="Kind of {row.thing.name}"
+                                    quiet
+                                    value={row.thing.kind}
+                                    items={list.kinds.map((kind) => ({ value: kind, name: kind }))}
+                                    onsave={(kind) =>
+                                        workspace.edit(
+                                            `${row.thing.name}: ${kind}`,
+                                            change(row.kind, row.thing.id, { kind }),
+                                        )}
+                                /></td
+                            >
                             <td>
                                 <div class="flex items-end">
-                                    <SelectField label="Channel of {row.thing.name}" quiet class="min-w-[120px] grow" value={row.thing.moduleId === null ? '' : `${row.thing.moduleId} ${row.channel}`} empty="Assign chooses" items={channels(row.kind)} onsave={(value) => sit(row, value)} />
-                                    <PinButton pinned={row.thing.pinned} what="channel of {row.thing.name}" onturn={() => workspace.edit(`${row.thing.pinned ? 'Unpin' : 'Pin'} the channel of ${row.thing.name}`, change(row.kind, row.thing.id, { pinned: !row.thing.pinned }))} />
+                                    <SelectField
+                                        label="Channel of {row.thing.name}"
+                                        quiet
+                                        class="min-w-[120px] grow"
+                                        value={row.thing.moduleId === null
+                                            ? ''
+                                            : `${row.thing.moduleId} ${row.channel}`}
+                                        empty="Assign chooses"
+                                        items={channels(row.kind)}
+                                        onsave={(value) => sit(row, value)}
+                                    />
+                                    <PinButton
+                                        pinned={row.thing.pinned}
+                                        what="channel of {row.thing.name}"
+                                        onturn={() =>
+                                            workspace.edit(
+                                                `${row.thing.pinned ? 'Unpin' : 'Pin'} the channel of ${row.thing.name}`,
+                                                change(row.kind, row.thing.id, { pinned: !row.thing.pinned }),
+                                            )}
+                                    />
                                 </div>
                             </td>
-                            <td class="text-right"><Button color="alternative" aria-label="Remove {row.thing.name}" onclick={() => workspace.edit(`Remove ${row.thing.name}`, remove(row.kind, row.thing.id))}>Remove</Button></td>
+                            <td class="text-right"
+                                ><RemoveButton
+                                    what="Remove {row.thing.name}"
+                                    onremove={() =>
+                                        workspace.edit(`Remove ${row.thing.name}`, remove(row.kind, row.thing.id))}
+                                /></td
+                            >
                         </tr>
                     {/each}
                 </tbody>
             </table>
-            <div class="px-3 py-2 {list.rows.length > 0 ? 'border-rule border-t' : ''}"><Button color="alternative" onclick={() => addThing(list.kind, list.rows.length)}>{list.button}</Button></div>
+            <div class="px-3 py-2 {list.rows.length > 0 ? 'border-rule border-t' : ''}">
+                <Button color="alternative" onclick={() => addThing(list.kind, list.rows.length)}>{list.button}</Button>
+            </div>
         </section>
     {/each}
 </div>

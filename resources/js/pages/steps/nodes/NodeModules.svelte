@@ -1,19 +1,19 @@
 <script lang="ts">
-    import Button from 'flowbite-svelte/Button.svelte';
     import type { Catalogue, Schemas } from '../../../lib/api';
     import type { PlanIndex } from '../../../lib/plan-index';
     import { ulid } from '../../../lib/ulid';
     import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
+    import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
     let { node, index, catalogue }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue } = $props();
     const modules = $derived(index.modulesOf(node.id));
     const supplies = [
-        { value: 'board-3v3', name: "board's 3.3 V pin" },
-        { value: 'board-5v', name: "board's 5 V pin" },
-        { value: 'adapter', name: 'regulator adapter' },
-        { value: 'own', name: 'supply of its own' },
+        { value: 'board-3v3', name: '3.3 V pin' },
+        { value: 'board-5v', name: '5 V pin' },
+        { value: 'adapter', name: 'adapter' },
+        { value: 'own', name: 'own supply' },
     ];
     const shortNames: Record<string, string> = { radio: 'Radio', supply: 'Adapter', output: 'Relays', control: 'Keys' };
     const group = (key: string): Schemas['ModuleClass'] | undefined => catalogue.modules.find((one) => one.key === key);
@@ -21,36 +21,92 @@
     function addModule(key: string): void {
         const chosen = group(key);
         if (chosen !== undefined) {
-            const base = chosen.carries === 'lamp' ? 'Lamp' : chosen.carries === 'axis' ? 'Stick' : (shortNames[chosen.group] ?? 'Module');
+            const base =
+                chosen.carries === 'lamp'
+                    ? 'Lamp'
+                    : chosen.carries === 'axis'
+                      ? 'Stick'
+                      : (shortNames[chosen.group] ?? 'Module');
             const taken = new Set(modules.map((module) => module.name));
             let name = base;
             for (let next = 2; taken.has(name); next++) {
                 name = `${base} ${next}`;
             }
-            void workspace.edit(`Add ${chosen.name} to ${node.name}`, add('module', ulid(), { nodeId: node.id, class: key, name, order: index.nextOrder(modules) }));
+            void workspace.edit(
+                `Add ${chosen.name} to ${node.name}`,
+                add('module', ulid(), { nodeId: node.id, class: key, name, order: index.nextOrder(modules) }),
+            );
         }
     }
 </script>
 
 <section class="sheet mt-3" aria-label="Modules">
     <table class="ledger">
-        <thead><tr><th class="w-[24%]">Module</th><th>Class</th><th>Peak</th><th class="w-[24%]">Fed from</th><th><span class="sr-only">Remove</span></th></tr></thead>
+        <thead
+            ><tr
+                ><th class="w-[24%]">Module</th><th>Class</th><th>Peak</th><th class="w-[24%]">Fed from</th><th
+                    ><span class="sr-only">Remove</span></th
+                ></tr
+            ></thead
+        >
         <tbody>
             {#each modules as module (module.id)}
                 {@const chosen = group(module.class)}
                 <tr>
-                    <td><TextField label="Name of the module" quiet value={module.name} onsave={(name) => workspace.edit(`Rename ${module.name} to ${name}`, change('module', module.id, { name }))} /></td>
+                    <td
+                        ><TextField
+                            label="Name of the module"
+                            quiet
+                            value={module.name}
+                            onsave={(name) =>
+                                workspace.edit(
+                                    `Rename ${module.name} to ${name}`,
+                                    change('module', module.id, { name }),
+                                )}
+                        /></td
+                    >
                     <td title={chosen?.advice}>{chosen?.name}</td>
                     <td class="mono whitespace-nowrap">{chosen && chosen.peakMa > 0 ? `${chosen.peakMa} mA` : '–'}</td>
-                    <td>{#if chosen && chosen.peakMa > 0}<SelectField label="Supply of {module.name}" quiet value={module.supply ?? ''} empty="not chosen yet" items={supplies} onsave={(supply) => workspace.edit(`Supply of ${module.name}`, change('module', module.id, { supply: supply || null }))} />{/if}</td>
-                    <td class="text-right"><Button color="alternative" aria-label="Remove {module.name}" onclick={() => workspace.edit(`Remove ${module.name} from ${node.name}`, remove('module', module.id))}>Remove</Button></td>
+                    <td
+                        >{#if chosen && chosen.peakMa > 0}<SelectField
+                                label="Supply of {module.name}"
+                                quiet
+                                value={module.supply ?? ''}
+                                empty="none yet"
+                                items={supplies}
+                                onsave={(supply) =>
+                                    workspace.edit(
+                                        `Supply of ${module.name}`,
+                                        change('module', module.id, { supply: supply || null }),
+                                    )}
+                            />{/if}</td
+                    >
+                    <td class="text-right"
+                        ><RemoveButton
+                            what="Remove {module.name}"
+                            onremove={() =>
+                                workspace.edit(`Remove ${module.name} from ${node.name}`, remove('module', module.id))}
+                        /></td
+                    >
                 </tr>
             {:else}
-                <tr><td colspan="5" class="text-soft">No modules yet: add a radio, and relays to switch with or keys to press.</td></tr>
+                <tr
+                    ><td colspan="5" class="text-soft"
+                        >No modules yet: add a radio, and relays to switch with or keys to press.</td
+                    ></tr
+                >
             {/each}
         </tbody>
     </table>
     <div class="border-rule border-t px-3 py-2">
-        <SelectField label="Add a module" quiet class="w-[300px]" value="" empty="Add a module…" items={catalogue.modules.map((one) => ({ value: one.key, name: one.name }))} onsave={addModule} />
+        <SelectField
+            label="Add a module"
+            quiet
+            class="w-[300px]"
+            value=""
+            empty="Add a module…"
+            items={catalogue.modules.map((one) => ({ value: one.key, name: one.name }))}
+            onsave={addModule}
+        />
     </div>
 </section>

@@ -18,22 +18,41 @@
     const wires = $derived(
         index.modulesOf(node.id).flatMap((module) =>
             (catalogue.modules.find((one) => one.key === module.class)?.terminals ?? []).flatMap((terminal) => {
-                const use = index.document.pinUses.find((one) => one.moduleId === module.id && one.terminal === terminal.name);
-                const wanted = table?.unwired.some((one) => one.moduleId === module.id && one.terminal === terminal.name) ?? false;
+                const use = index.document.pinUses.find(
+                    (one) => one.moduleId === module.id && one.terminal === terminal.name,
+                );
+                const wanted =
+                    table?.unwired.some((one) => one.moduleId === module.id && one.terminal === terminal.name) ?? false;
                 return use !== undefined || wanted ? [{ module, terminal, use }] : [];
             }),
         ),
     );
-    const pinNames = $derived((table?.pins ?? []).map((pin) => ({ value: pin.name, name: pin.uses.length > 0 ? `${pin.name} (taken)` : pin.name })));
+    const pinNames = $derived(
+        (table?.pins ?? []).map((pin) => ({
+            value: pin.name,
+            name: pin.uses.length > 0 ? `${pin.name} (taken)` : pin.name,
+        })),
+    );
 
     function marks(pin: Pin): string {
-        return [pin.console ? 'console' : '', pin.strap ? `boot: ${pin.strap}` : '', pin.inputOnly ? 'input only' : '', pin.led ? 'LED' : '', ...pin.can.filter((can) => can.includes('.')).map((can) => can.toUpperCase().replace('.', ' '))].filter(Boolean).join(', ');
+        return [
+            pin.console ? 'console' : '',
+            pin.strap ? `boot: ${pin.strap}` : '',
+            pin.inputOnly ? 'input only' : '',
+            pin.led ? 'LED' : '',
+            ...pin.can.filter((can) => can.includes('.')).map((can) => can.toUpperCase().replace('.', ' ')),
+        ]
+            .filter(Boolean)
+            .join(', ');
     }
 
     function rewire(wire: (typeof wires)[number], pin: string): void {
         const what = `${wire.module.name} ${wire.terminal.name}`;
         if (wire.use === undefined) {
-            void workspace.edit(`${what} on ${pin}`, add('pinUse', ulid(), { moduleId: wire.module.id, terminal: wire.terminal.name, pin, pinned: true }));
+            void workspace.edit(
+                `${what} on ${pin}`,
+                add('pinUse', ulid(), { moduleId: wire.module.id, terminal: wire.terminal.name, pin, pinned: true }),
+            );
         } else if (pin === '') {
             void workspace.edit(`Take ${what} off ${wire.use.pin}`, remove('pinUse', wire.use.id));
         } else {
@@ -50,11 +69,30 @@
                 <tbody>
                     {#each wires as wire (`${wire.module.id} ${wire.terminal.name}`)}
                         <tr>
-                            <td title={wire.terminal.doc}>{wire.module.name} <span class="mono">{wire.terminal.name}</span></td>
+                            <td title={wire.terminal.doc}
+                                >{wire.module.name} <span class="mono">{wire.terminal.name}</span></td
+                            >
                             <td>
                                 <div class="flex items-end">
-                                    <SelectField label="Pin of {wire.module.name} {wire.terminal.name}" quiet class="w-[118px]" value={wire.use?.pin ?? ''} empty="none yet" items={pinNames} onsave={(pin) => rewire(wire, pin)} />
-                                    {#if wire.use}<PinButton pinned={wire.use.pinned} what="{wire.module.name} {wire.terminal.name}" onturn={() => wire.use && workspace.edit(`${wire.use.pinned ? 'Unpin' : 'Pin'} ${wire.module.name} ${wire.terminal.name}`, change('pinUse', wire.use.id, { pinned: !wire.use.pinned }))} />{/if}
+                                    <SelectField
+                                        label="Pin of {wire.module.name} {wire.terminal.name}"
+                                        quiet
+                                        class="w-[118px]"
+                                        value={wire.use?.pin ?? ''}
+                                        empty="none yet"
+                                        items={pinNames}
+                                        onsave={(pin) => rewire(wire, pin)}
+                                    />
+                                    {#if wire.use}<PinButton
+                                            pinned={wire.use.pinned}
+                                            what="{wire.module.name} {wire.terminal.name}"
+                                            onturn={() =>
+                                                wire.use &&
+                                                workspace.edit(
+                                                    `${wire.use.pinned ? 'Unpin' : 'Pin'} ${wire.module.name} ${wire.terminal.name}`,
+                                                    change('pinUse', wire.use.id, { pinned: !wire.use.pinned }),
+                                                )}
+                                        />{/if}
                                 </div>
                             </td>
                         </tr>
@@ -66,12 +104,23 @@
         </section>
         <section class="sheet" aria-label="Pin table">
             <table class="ledger">
-                <thead><tr><th><span class="text-ink font-semibold">Pins</span></th><th>On it</th><th>Marks</th></tr></thead>
+                <thead
+                    ><tr><th><span class="text-ink font-semibold">Pins</span></th><th>On it</th><th>Marks</th></tr
+                    ></thead
+                >
                 <tbody>
                     {#each table.pins as pin (pin.name)}
                         <tr title={pin.note}>
                             <td class="mono !py-[3px]">{pin.name}</td>
-                            <td class="!py-[3px] {pin.uses.length > 1 && new Set(pin.uses.map((use) => use.what.split(' ').at(-1))).size > 1 ? 'text-fault' : ''}">{pin.uses.map((use) => use.what).join(', ')}{#if pin.uses.length === 0}<span class="text-soft">free</span>{/if}</td>
+                            <td
+                                class="!py-[3px] {pin.uses.length > 1 &&
+                                new Set(pin.uses.map((use) => use.what.split(' ').at(-1))).size > 1
+                                    ? 'text-fault'
+                                    : ''}"
+                                >{pin.uses.map((use) => use.what).join(', ')}{#if pin.uses.length === 0}<span
+                                        class="text-soft">free</span
+                                    >{/if}</td
+                            >
                             <td class="text-soft !py-[3px] text-[13px]">{marks(pin)}</td>
                         </tr>
                     {/each}

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+// ./test starts the server and says on which port.
+export default defineConfig({
+    testDir: 'tests/Browser',
+    outputDir: 'var/browser',
+    reporter: [['list']],
+    workers: 2,
+    fullyParallel: true,
+    timeout: 60_000,
+    expect: { timeout: 10_000 },
+    use: {
+        baseURL: `http://127.0.0.1:${process.env['BROWSER_PORT'] ?? '8000'}`,
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-GB',
+        trace: 'retain-on-failure',
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: [
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--disable-dev-shm-usage',
+            ],
+        },
+    },
+});

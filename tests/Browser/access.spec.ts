@@ -1,0 +1,92 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, open, register, test } from './stage';
+
+async function sound(page: Page): Promise<void> {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+        violations.map(
+            (violation) =>
+                `${violation.id}: ${violation.nodes
+                    .map((node) => node.html)
+                    .slice(0, 3)
+                    .join(' | ')}`,
+        ),
+    ).toEqual([]);
+}
+
+for (const theme of ['light', 'dark'] as const) {
+    test.describe(`${theme} theme`, () => {
+        test.use({ colorScheme: theme });
+
+        test('the pages of those who are not signed in', async ({ page }) => {
+            for (const [path, title] of [
+                ['/#/sign-in', 'Sign in'],
+                ['/#/register', 'Make an account'],
+            ] as const) {
+                await page.goto(path);
+                await expect(page.getByRole('heading', { name: title })).toBeVisible();
+                await sound(page);
+            }
+        });
+
+        for (const plan of ['linden-hollow', 'faulty-on-purpose'] as const) {
+            test(`every page of ${plan}`, async ({ page }) => {
+                test.slow(plan === 'faulty-on-purpose', 'hundreds of things to look at');
+                await register(page);
+                await sound(page);
+                const address = await open(page, plan);
+                for (const [step, title] of [
+                    ['map', 'Line map'],
+                    ['site', 'Site'],
+                    ['nodes', 'Nodes'],
+                    ['links', 'Links'],
+                    ['routes', 'Routes'],
+                    ['build', plan === 'linden-hollow' ? 'Pocket A' : 'Bare idea'],
+                    ['assign', 'Assign'],
+                    ['findings', 'Findings'],
+                    ['history', 'History'],
+                ] as const) {
+                    await page.goto(`/${address}/${step}`);
+                    await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+                    await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
+                    await sound(page);
+                }
+            });
+        }
+    });
+}
+
+test('an empty plan offers the first action at every step', async ({ page }) => {
+    await register(page);
+    await page.getByLabel('New plan').fill('Empty');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'Site' })).toBeVisible();
+    const address = new URL(page.url()).hash.replace('/site', '');
+    for (const [step, words] of [
+        ['map', 'Work down the steps'],
+        ['nodes', 'Name the first one'],
+        ['links', 'Add the first'],
+        ['routes', 'add keys and relays'],
+        ['build', 'add the first'],
+        ['assign', 'Nothing to assign'],
+        ['findings', 'Nothing found'],
+    ] as const) {
+        await page.goto(`/${address}/${step}`);
+        await expect(page.getByRole('main').getByText(words)).toBeVisible();
+        await sound(page);
+    }
+});
+
+test('the node sheet can be used on a phone', async ({ page }) => {
+    await register(page);
+    const address = await open(page, 'linden-hollow');
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`/${address}/build`);
+    await expect(page.getByRole('region', { name: 'Wiring table' }).getByText('MOSI')).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Download pocket_a.h' })).toBeVisible();
+    const overflow = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow).toBeLessThanOrEqual(0);
+});

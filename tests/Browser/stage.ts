@@ -1,0 +1,56 @@
+import { expect, test as plain, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+/** Every test fails on an error in the console or on the page, but for those it says it provokes. */
+export const test = plain.extend<{ provoked: RegExp | null; watched: undefined }>({
+    provoked: [null, { option: true }],
+    watched: [
+        async ({ page, provoked }, use) => {
+            const errors: string[] = [];
+            page.on('console', (message) => {
+                if (message.type() === 'error') {
+                    errors.push(message.text());
+                }
+            });
+            page.on('pageerror', (error) => errors.push(error.message));
+            await use(undefined);
+            expect(errors.filter((error) => provoked?.test(error) !== true)).toEqual([]);
+        },
+        { auto: true },
+    ],
+});
+
+export { expect };
+
+let made = 0;
+
+/** A new account of this test's own, signed in, at the list of plans. */
+export async function register(page: Page): Promise<void> {
+    await page.goto('/#/register');
+    await page.getByLabel('Your name').fill('Ann');
+    await page.getByLabel('E-mail address').fill(`ann-${Date.now()}-${process.pid}-${made++}@linden-hollow.example`);
+    await page.getByLabel('Password').fill('a long password');
+    await page.getByRole('button', { name: 'Make the account' }).click();
+    await expect(page.getByRole('heading', { name: 'Plans' })).toBeVisible();
+}
+
+/** One of the example plans, imported into the account and opened. */
+export async function open(page: Page, plan: 'linden-hollow' | 'faulty-on-purpose'): Promise<string> {
+    await page.getByLabel('Import a plan file').setInputFiles({
+        name: `${plan}.json`,
+        mimeType: 'application/json',
+        buffer: readFileSync(`docs/examples/${plan}.json`),
+    });
+    const link = page.getByRole('link', {
+        name: plan === 'linden-hollow' ? 'Linden Hollow' : 'Faulty on purpose',
+        exact: true,
+    });
+    const address = (await link.getAttribute('href')) ?? '';
+    await link.click();
+    await expect(page.getByRole('heading', { name: 'Line map' })).toBeVisible();
+    return address;
+}
+
+export async function saved(page: Page, version: number): Promise<void> {
+    await expect(page.getByText(`saved · version ${version}`)).toBeVisible();
+}
