@@ -71,7 +71,7 @@ test('from an empty account to a downloaded header', async ({ page }) => {
     await page.getByRole('link', { name: 'Findings', exact: true }).first().click();
     await expect(page.getByText('Nothing found')).toBeVisible();
 
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await page.getByRole('link', { name: '8 Build' }).click();
     const headers: Record<string, string> = {};
     for (const name of ['Pocket', 'Lamp board']) {
         await page.getByLabel('Node', { exact: true }).selectOption({ label: name });

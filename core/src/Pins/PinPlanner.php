@@ -106,7 +106,7 @@ final class PinPlanner
             }
         }
 
-        return array_values($placed);
+        return $placed;
     }
 
     /** @return list<array<string, string>> module id → bus, the plainest choice first */
