@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
+use Closure;
+
 /**
  * The whole of a plan. It never changes: an edit makes another. Every check, proposal and export is a function of it.
  */
@@ -12,7 +14,10 @@ final class Plan
     /** The version of the file format that this program writes, and the newest it reads. */
     public const FORMAT = 1;
 
-    /** @var array<string, array<string, list<Thing>>> things by "kind field", then by what the field holds */
+    /** @var array<string, list<Thing>> things by class, in order */
+    private array $sorted = [];
+
+    /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds */
     private array $groups = [];
 
     /** @param  array<string, array<string, Thing>>  $things by kind, then by id, in the plan's own order */
@@ -167,79 +172,79 @@ final class Plan
     /** @return list<Module> */
     public function modulesOf(Node $node): array
     {
-        return $this->grouped(Module::class, 'nodeId', $node->id);
+        return $this->grouped(Module::class, 'nodeId', static fn (Module $one): string => $one->nodeId, $node->id);
     }
 
     /** @return list<PinUse> */
     public function pinUsesOf(Module $module): array
     {
-        return $this->grouped(PinUse::class, 'moduleId', $module->id);
+        return $this->grouped(PinUse::class, 'moduleId', static fn (PinUse $one): string => $one->moduleId, $module->id);
     }
 
     /** @return list<Endpoint> */
     public function endpointsOn(Link $link): array
     {
-        return $this->grouped(Endpoint::class, 'linkId', $link->id);
+        return $this->grouped(Endpoint::class, 'linkId', static fn (Endpoint $one): string => $one->linkId, $link->id);
     }
 
     /** @return list<Endpoint> */
     public function endpointsOf(Node $node): array
     {
-        return $this->grouped(Endpoint::class, 'nodeId', $node->id);
+        return $this->grouped(Endpoint::class, 'nodeId', static fn (Endpoint $one): string => $one->nodeId, $node->id);
     }
 
     /** @return list<Address> */
     public function addressesOf(Endpoint $endpoint): array
     {
-        return $this->grouped(Address::class, 'endpointId', $endpoint->id);
+        return $this->grouped(Address::class, 'endpointId', static fn (Address $one): string => $one->endpointId, $endpoint->id);
     }
 
     /** @return list<Control> */
     public function controlsOf(Node $node): array
     {
-        return $this->grouped(Control::class, 'nodeId', $node->id);
+        return $this->grouped(Control::class, 'nodeId', static fn (Control $one): string => $one->nodeId, $node->id);
     }
 
     /** @return list<Output> */
     public function outputsOf(Node $node): array
     {
-        return $this->grouped(Output::class, 'nodeId', $node->id);
+        return $this->grouped(Output::class, 'nodeId', static fn (Output $one): string => $one->nodeId, $node->id);
     }
 
     /** @return list<Route> */
     public function routesFrom(Control $control): array
     {
-        return $this->grouped(Route::class, 'controlId', $control->id);
+        return $this->grouped(Route::class, 'controlId', static fn (Route $one): string => $one->controlId, $control->id);
     }
 
     /** @return list<Route> */
     public function routesTo(Output $output): array
     {
-        return $this->grouped(Route::class, 'outputId', $output->id);
+        return $this->grouped(Route::class, 'outputId', static fn (Route $one): string => $one->outputId, $output->id);
     }
 
     /** @return list<Hop> in the order they are travelled */
     public function hopsOf(Route $route): array
     {
-        return $this->grouped(Hop::class, 'routeId', $route->id);
+        return $this->grouped(Hop::class, 'routeId', static fn (Hop $one): string => $one->routeId, $route->id);
     }
 
     /** @return list<Hop> */
     public function hopsOver(Link $link): array
     {
-        return $this->grouped(Hop::class, 'linkId', $link->id);
+        return $this->grouped(Hop::class, 'linkId', static fn (Hop $one): string => $one->linkId, $link->id);
     }
 
     /** @return list<Hop> */
     public function hopsTo(Endpoint $endpoint): array
     {
-        return $this->grouped(Hop::class, 'toId', $endpoint->id);
+        return $this->grouped(Hop::class, 'toId', static fn (Hop $one): string => $one->toId, $endpoint->id);
     }
 
     /** @return list<Hop> */
     public function hopsFrom(Endpoint $endpoint): array
     {
-        return $this->grouped(Hop::class, 'fromId', $endpoint->id);
+        return $this->grouped(Hop::class, 'fromId', static fn (Hop $one): string => $one->fromId, $endpoint->id);
     }
 
     /**
@@ -263,19 +268,29 @@ final class Plan
      */
     private function ordered(string $class): array
     {
-        return $this->grouped($class, '', '');
+        $this->sorted[$class] ??= $this->sort($class);
+        /** @var list<T> $sorted */
+        $sorted = $this->sorted[$class];
+
+        return $sorted;
     }
 
     /**
      * @template T of Thing
      *
      * @param  class-string<T>  $class
+     * @param  Closure(T): string  $by
      * @return list<T>
      */
-    private function grouped(string $class, string $field, string $value): array
+    private function grouped(string $class, string $field, Closure $by, string $value): array
     {
         $key = $class.' '.$field;
-        $this->groups[$key] ??= $this->group($class, $field);
+        if (! isset($this->groups[$key])) {
+            $this->groups[$key] = [];
+            foreach ($this->ordered($class) as $thing) {
+                $this->groups[$key][$by($thing)][] = $thing;
+            }
+        }
         /** @var list<T> $group */
         $group = $this->groups[$key][$value] ?? [];
 
@@ -283,37 +298,28 @@ final class Plan
     }
 
     /**
+     * By their own order, then by id, so that no list depends on how it was stored.
+     *
      * @param  class-string<Thing>  $class
-     * @return array<string, list<Thing>>
+     * @return list<Thing>
      */
-    private function group(string $class, string $field): array
+    private function sort(string $class): array
     {
         $things = array_values($this->things[$class::kind()->value] ?? []);
-        usort($things, static fn (Thing $a, Thing $b): int => self::place($a) <=> self::place($b));
-        if ($field === '') {
-            return ['' => $things];
-        }
-        $groups = [];
-        foreach ($things as $thing) {
-            $value = $thing->values()[$field] ?? null;
-            if (is_string($value)) {
-                $groups[$value][] = $thing;
-            }
-        }
+        $orders = array_map(self::order(...), $things);
+        $ids = array_map(static fn (Thing $thing): string => $thing->id(), $things);
+        array_multisort($orders, SORT_ASC, SORT_NUMERIC, $ids, SORT_ASC, SORT_STRING, $things);
 
-        return $groups;
+        return $things;
     }
 
-    /** @return array{int, string} what things are ordered by: their own order, then their id, so that no list depends on how it was stored */
-    private static function place(Thing $thing): array
+    private static function order(Thing $thing): int
     {
-        $order = match (true) {
+        return match (true) {
             $thing instanceof Address => $thing->pipe,
-            $thing instanceof PinUse, $thing instanceof Acceptance => 0,
-            property_exists($thing, 'order') => $thing->order,
+            $thing instanceof Route, $thing instanceof Hop, $thing instanceof Node, $thing instanceof Module, $thing instanceof Control,
+            $thing instanceof Output, $thing instanceof Endpoint, $thing instanceof Link, $thing instanceof Place => $thing->order,
             default => 0,
         };
-
-        return [is_int($order) ? $order : 0, $thing->id()];
     }
 }

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+// How the core's time grows with the plan: php benchmarks/core.php
+// Each figure is a median of five, printed beside its ratio to the demo's, measured in the same run.
+
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Check\Checker;
+use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\PlanReader;
+use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Plan\ThingKind;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+require __DIR__.'/large-plan.php';
+
+/** @param  Closure(): mixed  $work */
+function medianMs(Closure $work): float
+{
+    $times = [];
+    for ($round = 0; $round < 5; $round++) {
+        $from = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $from) / 1e6;
+    }
+    sort($times);
+
+    return $times[2];
+}
+
+ini_set('memory_limit', '2G');
+$knowledge = Knowledge::shipped();
+$checker = new Checker($knowledge);
+$base = [];
+printf("%-14s %8s %8s | %18s %18s %18s\n", 'plan', 'nodes', 'routes', 'read', 'whole check', 'edit + recheck');
+foreach (['demo' => LindenHollow::plan($knowledge), 50 => null, 100 => null, 200 => null, 500 => null] as $name => $plan) {
+    $from = hrtime(true);
+    $plan ??= (new Assigner($knowledge))->assign(largePlan((int) $name, $knowledge))->plan;
+    $assignMs = (hrtime(true) - $from) / 1e6;
+    $json = (new PlanWriter)->write($plan);
+    $reader = new PlanReader($knowledge);
+    $findings = $checker->check($plan);
+    $node = $plan->nodes()[0];
+    $figures = [
+        'read' => medianMs(static fn () => $reader->read($json)),
+        'check' => medianMs(static fn () => $checker->check($reader->read($json))) - medianMs(static fn () => $reader->read($json)),
+        'edit' => medianMs(static fn () => $checker->recheck((new Editor($knowledge))->apply($plan, [Operation::change(ThingKind::Node, $node->id, ['name' => 'Other'])]), $findings)),
+    ];
+    $base = $base === [] ? $figures : $base;
+    printf('%-14s %8d %8d |', $name, count($plan->nodes()), count($plan->routes()));
+    foreach ($figures as $figure => $ms) {
+        printf(' %9.1f ms %5.1f×', $ms, $ms / $base[$figure]);
+    }
+    printf("   made and assigned in %.1f s\n", $assignMs / 1000);
+}
