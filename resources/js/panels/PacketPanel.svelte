@@ -103,7 +103,7 @@
                     >
                     <td>
                         {#each index.addressesOf(end.id) as address (address.id)}
-                            <div class="flex items-end gap-0.5">
+                            <div class="my-0.5 flex items-end gap-0.5">
                                 <TextField
                                     label="Address of {name(end)}, pipe {address.pipe}"
                                     quiet

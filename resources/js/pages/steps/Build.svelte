@@ -66,7 +66,10 @@
             <section class="sheet overflow-x-auto" aria-label="Wiring table">
                 <table class="ledger">
                     <thead
-                        ><tr><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th>Level</th><th>Note</th></tr
+                        ><tr
+                            ><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th
+                                class="hidden sm:table-cell">Level</th
+                            ><th class="hidden sm:table-cell">Note</th></tr
                         ></thead
                     >
                     <tbody>
@@ -78,9 +81,16 @@
                                 <td class="mono">{row.terminal}</td>
                                 <td class="mono whitespace-nowrap {row.pin === '?' ? 'text-fault' : ''}">{row.pin}</td>
                                 <td>{row.carries}</td>
-                                <td class="mono whitespace-nowrap">{row.level}</td>
-                                <td class="text-soft text-[14px]">{row.note}</td>
+                                <td class="mono hidden whitespace-nowrap sm:table-cell">{row.level}</td>
+                                <td class="text-soft hidden text-[14px] sm:table-cell">{row.note}</td>
                             </tr>
+                            {#if row.level !== '' || row.note !== ''}
+                                <tr class="sm:hidden"
+                                    ><td></td><td colspan="3" class="text-soft !pt-0 text-[14px]"
+                                        ><span class="mono">{row.level}</span> {row.note}</td
+                                    ></tr
+                                >
+                            {/if}
                         {:else}
                             <tr><td colspan="6">Nothing to wire yet: give the node a board and modules.</td></tr>
                         {/each}

@@ -90,7 +90,7 @@
             </p>
         {:else}
             <section
-                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_0.85fr_1.15fr_1.7fr]"
+                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_0.8fr_1.35fr_1.6fr]"
                 aria-label="The node"
             >
                 <TextField

@@ -27,12 +27,13 @@
             }),
         ),
     );
-    const pinNames = $derived(
-        (table?.pins ?? []).map((pin) => ({
+    /** Every pin of the board, with a word where something else is on it. */
+    function pinNames(wire: (typeof wires)[number]): { value: string; name: string }[] {
+        return (table?.pins ?? []).map((pin) => ({
             value: pin.name,
-            name: pin.uses.length > 0 ? `${pin.name} (taken)` : pin.name,
-        })),
-    );
+            name: pin.uses.some((use) => use.useId !== wire.use?.id) ? `${pin.name} (taken)` : pin.name,
+        }));
+    }
 
     function marks(pin: Pin): string {
         return [
@@ -80,7 +81,7 @@
                                         class="w-[118px]"
                                         value={wire.use?.pin ?? ''}
                                         empty="none yet"
-                                        items={pinNames}
+                                        items={pinNames(wire)}
                                         onsave={(pin) => rewire(wire, pin)}
                                     />
                                     {#if wire.use}<PinButton
