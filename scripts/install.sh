@@ -61,12 +61,21 @@ install_node() {
     fi
 }
 
+# The front end's types, drawn from the description of the interface: made here, so that they cannot disagree with it.
+make_types() {
+    local types=resources/js/lib/api-types.ts
+    if [[ ! -e $types || docs/openapi.json -nt $types ]]; then
+        slow "Types of the interface" npm run --silent types
+    fi
+}
+
 front_end_sources() {
     find resources vite.config.ts svelte.config.js package-lock.json -type f -print0 | sort -z | xargs -0 cat
 }
 
 build_front_end() {
     local sum
+    make_types
     sum=$(front_end_sources | sha256sum)
     if [[ $sum != "$(cat public/build/.stamp 2>/dev/null)" ]]; then
         slow "Front end" npm run --silent build

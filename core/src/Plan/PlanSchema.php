@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Illuminate\Support\Facades\Schema;
 use Rundfunk\Medium\Media;
 
 /** The JSON Schema of plan files, drawn up from the shapes that the reader itself obeys. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan\Shape;
 
-use Illuminate\Support\Facades\Schema;
 use stdClass;
 
 /** An ordered set of fields: what one kind of thing, or one medium's settings, may hold. */
