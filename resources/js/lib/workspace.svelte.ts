@@ -128,10 +128,11 @@ class OpenPlan {
     }
 }
 
-/** The last part of a place such as /operations/0/values/name, as a person reads it. */
+/** The last parts of a place such as /operations/0/values/settings/channel, as a person reads them. */
 function fieldOf(place: string): string {
-    const last = place.split('/').filter((part) => part !== 'values' && part !== 'operations' && !/^\d+$/.test(part));
-    return last.join(' › ') || 'The edit';
+    const wrapping = ['', 'operations', 'values', 'settings'];
+    const parts = place.split('/').filter((part) => !wrapping.includes(part) && !/^\d+$/.test(part));
+    return parts.join(' › ') || 'The edit';
 }
 
 export const workspace = new OpenPlan();

@@ -1,0 +1,332 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assign;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\AttachmentStep;
+use Rundfunk\Assign\ChannelStep;
+use Rundfunk\Assign\CodeStep;
+use Rundfunk\Assign\Step;
+use Rundfunk\Assign\SupplyStep;
+use Rundfunk\Check\Severity;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Medium\PacketRadio\PacketAddress;
+use Rundfunk\Medium\PacketRadio\Step\AddressStep;
+use Rundfunk\Medium\PacketRadio\Step\LinkChannelStep;
+use Rundfunk\Medium\PacketRadio\Step\PayloadStep;
+use Rundfunk\Medium\PacketRadio\Step\RetryDelayStep;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Address;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\ThingKind;
+use Tests\Core\CoreTestCase;
+
+/** Each step of Assign by itself. */
+final class StepsTest extends CoreTestCase
+{
+    /** @return list<array{string, string|null, string}> what, before, after */
+    private static function proposed(Step $step, Plan $plan): array
+    {
+        $rows = [];
+        foreach ($step->propose($plan, self::knowledge()) as $proposal) {
+            $rows[] = [$proposal->what, $proposal->before, $proposal->after];
+        }
+
+        return $rows;
+    }
+
+    /** @return iterable<string, array{string, string, string}> board, module class, supply proposed */
+    public static function supplies(): iterable
+    {
+        yield 'a plain radio on a weak pin that bears it' => ['8bit-5v-20io', 'packet-radio-plain', "the board's 3.3 V pin"];
+        yield 'an amplified radio on a weak pin' => ['8bit-5v-20io', 'packet-radio-amplified', 'the regulator adapter'];
+        yield 'an amplified radio on a strong pin' => ['32bit-3v3-26io', 'packet-radio-amplified', "the board's 3.3 V pin"];
+        yield 'four coils' => ['8bit-5v-20io', 'relay-bank-4-low', "the board's 5 V pin"];
+        yield 'eight coils' => ['8bit-5v-20io', 'relay-bank-8-low', 'a supply of its own'];
+    }
+
+    #[DataProvider('supplies')]
+    public function test_a_module_is_fed_from_the_first_rail_that_can_bear_it(string $board, string $class, string $supply): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Controller, null, $board)
+            ->module('m', 'n', $class, 'M')
+            ->plan();
+        self::assertSame([['Supply of M', null, $supply]], self::proposed(new SupplyStep, $plan));
+    }
+
+    public function test_what_is_drawn_already_counts_against_a_rail(): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('a', 'n', 'relay-bank-4-low', 'First', SupplyFrom::Board5V)
+            ->module('b', 'n', 'relay-bank-2-low', 'Second')
+            ->plan();
+        self::assertSame([['Supply of Second', null, 'a supply of its own']], self::proposed(new SupplyStep, $plan));
+    }
+
+    public function test_the_adapter_comes_with_its_supply_and_once(): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Gateway, null, '8bit-5v-20io')
+            ->module('a', 'n', 'packet-radio-amplified', 'One')
+            ->module('b', 'n', 'packet-radio-amplified', 'Two')
+            ->assigned();
+        $classes = array_map(static fn (Module $module): string => $module->class, $plan->modules());
+        self::assertCount(1, array_keys($classes, 'regulator-adapter', true));
+        self::assertSame([], self::found($plan, 'adapter-missing'));
+        self::assertSame([], self::found($plan, 'weak-rail'));
+    }
+
+    public function test_an_end_takes_the_first_radio_that_no_other_link_has(): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Gateway, null, '8bit-5v-20io')
+            ->module('k', 'n', 'button-pad-1', 'Key')
+            ->module('a', 'n', 'packet-radio-plain', 'One')
+            ->module('b', 'n', 'packet-radio-plain', 'Two')
+            ->link('l', 'L', 'packet-radio')
+            ->link('m', 'M', 'packet-radio')
+            ->link('o', 'O', 'packet-radio')
+            ->join('l', 'n', Role::Both, 'a')
+            ->join('m', 'n', Role::Both)
+            ->join('o', 'n', Role::Both)
+            ->plan();
+        self::assertSame([['Radio of N on M', null, 'Two']], self::proposed(new AttachmentStep, $plan));
+    }
+
+    public function test_a_thing_sits_only_on_a_channel_of_its_kind(): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('lamp', 'n', 'indicator-lamp', 'Lamp')
+            ->module('bank', 'n', 'relay-bank-1-low', 'Bank')
+            ->module('stick', 'n', 'joystick', 'Stick')
+            ->output('relay', 'n', 'Pump')
+            ->output('light', 'n', 'Light', OutputKind::Lamp)
+            ->control('axis', 'n', 'Sideways', ControlKind::Axis)
+            ->control('key', 'n', 'Push')
+            ->plan();
+        self::assertSame([
+            ['Channel of N · Pump', null, 'Bank IN1'],
+            ['Channel of N · Light', null, 'Lamp LED'],
+            ['Channel of N · Sideways', null, 'Stick X'],
+            ['Channel of N · Push', null, 'Stick KEY'],
+        ], self::proposed(new ChannelStep, $plan));
+    }
+
+    public function test_a_full_bank_leaves_the_rest_without(): void
+    {
+        $plan = self::sketch()
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('bank', 'n', 'relay-bank-1-low', 'Bank')
+            ->output('a', 'n', 'First')
+            ->output('b', 'n', 'Second')
+            ->plan();
+        self::assertCount(1, self::proposed(new ChannelStep, $plan));
+    }
+
+    public function test_a_channel_chosen_by_the_user_is_left_to_it(): void
+    {
+        $sketch = self::sketch()
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('bank', 'n', 'relay-bank-2-low', 'Bank')
+            ->output('a', 'n', 'First', OutputKind::Relay, 'bank', 'IN1')
+            ->output('b', 'n', 'Second', OutputKind::Relay, 'bank', 'IN1');
+        $plan = (new Editor(self::knowledge()))->apply($sketch->plan(), [Operation::change(ThingKind::Output, $sketch->id('b'), ['pinned' => true])])->plan;
+        self::assertSame([['Channel of N · First', 'IN1', 'Bank IN2']], self::proposed(new ChannelStep, $plan));
+    }
+
+    /** One link with one receiver and as many commands as asked for. */
+    private static function commands(int $count): Plan
+    {
+        $sketch = self::pair()
+            ->link('l', 'Air', 'packet-radio')
+            ->join('l', 'hand', Role::Sends, 'hand-radio')
+            ->join('l', 'board', Role::Receives, 'board-radio');
+        for ($number = 1; $number <= $count; $number++) {
+            $sketch->control("k{$number}", 'hand', "Key {$number}")
+                ->output("o{$number}", 'board', "Lamp {$number}")
+                ->route("k{$number}", Action::On, "o{$number}")
+                ->hop("k{$number} o{$number} on", 'l', 'hand', 'board', null);
+        }
+
+        return $sketch->plan();
+    }
+
+    public function test_codes_run_from_one_and_leave_out_what_blank_memory_reads_as(): void
+    {
+        $codes = array_column(self::proposed(new CodeStep, self::commands(254)), 2);
+        self::assertSame('0x01', $codes[0]);
+        self::assertSame('0xFE', $codes[253]);
+        self::assertNotContains('0x00', $codes);
+        self::assertNotContains('0xFF', $codes);
+        self::assertCount(254, array_unique($codes));
+    }
+
+    public function test_when_all_codes_are_taken_the_rest_stay_without(): void
+    {
+        self::assertCount(254, self::proposed(new CodeStep, self::commands(260)));
+    }
+
+    public function test_when_a_link_has_no_code_left_another_receiver_may_use_one_again(): void
+    {
+        $sketch = self::pair()
+            ->node('other', 'Other', NodeKind::Controller, null, '8bit-5v-20io')
+            ->link('l', 'Air', 'packet-radio')
+            ->join('l', 'hand', Role::Sends, 'hand-radio')
+            ->join('l', 'board', Role::Receives, 'board-radio')
+            ->join('l', 'other', Role::Receives);
+        for ($number = 1; $number <= 254; $number++) {
+            $sketch->control("k{$number}", 'hand', "Key {$number}")
+                ->output("o{$number}", 'board', "Lamp {$number}")
+                ->route("k{$number}", Action::On, "o{$number}")
+                ->hop("k{$number} o{$number} on", 'l', 'hand', 'board', $number);
+        }
+        $sketch->output('extra', 'other', 'Extra')
+            ->route('k1', Action::On, 'extra')
+            ->hop('k1 extra on', 'l', 'hand', 'other', null);
+        self::assertSame(
+            [['Code of Hand · Key 1 → Other · Extra over Air', null, '0x01']],
+            self::proposed(new CodeStep, $sketch->plan()),
+        );
+        self::assertSame([], self::found($sketch->assigned(), 'code-shared'));
+    }
+
+    /** @return iterable<string, array{int, list<string>}> senders, delays proposed */
+    public static function senders(): iterable
+    {
+        yield 'one' => [1, ['500 µs']];
+        yield 'two' => [2, ['500 µs', '750 µs']];
+        yield 'four' => [4, ['500 µs', '750 µs', '1000 µs', '1250 µs']];
+        yield 'fifteen fill the part' => [15, array_map(static fn (int $us): string => "{$us} µs", range(500, 4000, 250))];
+    }
+
+    /** @param  list<string>  $delays */
+    #[DataProvider('senders')]
+    public function test_retry_delays_rise_from_the_least_legal_one(int $senders, array $delays): void
+    {
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio');
+        for ($sender = 1; $sender <= $senders; $sender++) {
+            $sketch->node("s{$sender}", "S{$sender}", NodeKind::Handset, null, null)->join('l', "s{$sender}", Role::Sends);
+        }
+        self::assertSame($delays, array_column(self::proposed(new RetryDelayStep, $sketch->plan()), 2));
+    }
+
+    public function test_more_senders_than_delays_are_advised_to_be_polled(): void
+    {
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio');
+        for ($sender = 1; $sender <= 17; $sender++) {
+            $sketch->node("s{$sender}", "S{$sender}", NodeKind::Handset, null, null)->join('l', "s{$sender}", Role::Sends);
+        }
+        $findings = self::found($sketch->assigned(), 'packet-retry-delays-equal');
+        self::assertNotSame([], $findings);
+        foreach ($findings as $finding) {
+            self::assertSame(Severity::Advice, $finding->severity);
+            self::assertStringContainsString('ask them in turn', $finding->remedy);
+        }
+    }
+
+    public function test_a_link_that_does_not_acknowledge_needs_no_delays(): void
+    {
+        $plan = self::sketch()
+            ->link('l', 'Air', 'packet-radio', ['acknowledge' => false])
+            ->node('s', 'S', NodeKind::Handset, null, null)
+            ->join('l', 's', Role::Sends)
+            ->plan();
+        self::assertSame([], self::proposed(new RetryDelayStep, $plan));
+    }
+
+    public function test_a_payload_that_does_not_hold_the_frame_grows_to_it_and_one_that_does_stays(): void
+    {
+        $plan = self::sketch()
+            ->link('a', 'Short', 'packet-radio', ['payloadBytes' => 3])
+            ->link('b', 'Long', 'packet-radio', ['payloadBytes' => 20])
+            ->link('c', 'Bare', 'packet-radio', ['payloadBytes' => 2, 'senderId' => false])
+            ->link('d', 'Fixed', 'packet-radio', ['payloadBytes' => 2], ['payloadBytes'])
+            ->plan();
+        self::assertSame([
+            ['Payload of Short', '3 bytes', '5 bytes'],
+            ['Payload of Bare', '2 bytes', '3 bytes'],
+        ], self::proposed(new PayloadStep, $plan));
+    }
+
+    /** @return iterable<string, array{list<int>, list<int|null>, list<string>}> busy Wi-Fi, channels now, channels proposed */
+    public static function channels(): iterable
+    {
+        yield 'nothing busy' => [[], [null], ['1']];
+        yield 'away from the skirts of Wi-Fi' => [[1, 6, 11], [null], ['76']];
+        yield 'two links' => [[1, 6, 11], [null, null], ['76', '77']];
+        yield 'one that can stay' => [[1, 6, 11], [80, null], ['76']];
+        yield 'one under Wi-Fi' => [[1, 6, 11], [40], ['76']];
+        yield 'one outside the band' => [[1, 6, 11], [100], ['76']];
+        yield 'more than fit away from the skirts' => [[1, 6, 11], [null, null, null, null, null, null, null, null, null], ['24', '25', '49', '50', '74', '75', '76', '77', '78']];
+        yield 'Wi-Fi everywhere' => [[1, 5, 9, 13], [null], ['1']];
+    }
+
+    /**
+     * @param  list<int>  $busy
+     * @param  list<int|null>  $now
+     * @param  list<string>  $proposed
+     */
+    #[DataProvider('channels')]
+    public function test_channels_are_legal_clear_and_low(array $busy, array $now, array $proposed): void
+    {
+        $sketch = self::sketch('eu', $busy);
+        foreach ($now as $index => $channel) {
+            $sketch->link("l{$index}", "L{$index}", 'packet-radio', ['channel' => $channel]);
+        }
+        self::assertSame($proposed, array_column(self::proposed(new LinkChannelStep, $sketch->plan()), 2));
+    }
+
+    public function test_addresses_of_two_households_differ(): void
+    {
+        $address = static fn (string $seed): ?string => (new Sketch($seed, 'Home', self::knowledge()))
+            ->node('n', 'N', NodeKind::Controller, null, null)
+            ->link('l', 'Air', 'packet-radio')
+            ->join('l', 'n', Role::Receives)
+            ->assigned()->addresses()[0]->value;
+        self::assertNotSame($address('one'), $address('other'));
+        self::assertSame($address('one'), $address('one'));
+    }
+
+    public function test_forty_receivers_get_addresses_two_bits_apart_and_none_is_poor(): void
+    {
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio');
+        for ($number = 1; $number <= 40; $number++) {
+            $sketch->node("n{$number}", "N{$number}", NodeKind::Controller, null, null)->join('l', "n{$number}", Role::Receives);
+        }
+        $addresses = array_map(static fn (Address $address): PacketAddress => PacketAddress::parse((string) $address->value), $sketch->assigned()->addresses());
+        self::assertCount(40, $addresses);
+        foreach ($addresses as $index => $one) {
+            self::assertSame([], $one->weaknesses());
+            foreach (array_slice($addresses, $index + 1) as $other) {
+                self::assertGreaterThanOrEqual(2, $one->distance($other));
+            }
+        }
+    }
+
+    public function test_a_broadcast_that_is_meant_keeps_its_shared_address(): void
+    {
+        $plan = self::sketch()
+            ->node('a', 'A', NodeKind::Controller, null, null)
+            ->node('b', 'B', NodeKind::Controller, null, null)
+            ->link('l', 'Air', 'packet-radio', ['acknowledge' => false])
+            ->join('l', 'a', Role::Receives, null, [], ['broadcast'])
+            ->join('l', 'b', Role::Receives, null, [], ['broadcast'])
+            ->address('l', 'a', 1, 'C2F19A4701')
+            ->address('l', 'b', 1, 'C2F19A4701')
+            ->plan();
+        self::assertSame([], self::proposed(new AddressStep, $plan));
+    }
+}
