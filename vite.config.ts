@@ -17,6 +17,7 @@ export default defineConfig({
     server: { host: '127.0.0.1' },
     test: {
         environment: 'jsdom',
+        setupFiles: ['resources/js/test-setup.ts'],
         include: ['resources/js/**/*.test.ts'],
     },
 });

@@ -4,7 +4,7 @@ export COMPOSER_ALLOW_SUPERUSER=1
 # package → a file that it brings
 needs_packages() {
     local missing=()
-    [[ -e /usr/sbin/mariadbd ]] || missing+=(mariadb-server)
+    [[ -e /usr/sbin/mariadbd ]] || [[ $1 == core ]] || missing+=(mariadb-server)
     [[ -e /usr/bin/chromium ]] || [[ $1 != all ]] || missing+=(chromium)
     php -m | grep -qx pdo_mysql || missing+=(php8.2-mysql)
     php -m | grep -qx mbstring || missing+=(php8.2-mbstring)

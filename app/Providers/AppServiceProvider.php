@@ -19,13 +19,21 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Knowledge::shipped());
     }
 
+    /** What was given as an address, when it is a text at all: the limit is asked before the fields are. */
+    private static function address(Request $request): string
+    {
+        $email = $request->input('email');
+
+        return is_string($email) ? mb_strtolower($email) : '';
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict();
         // The browser tests make an account each, all from one address.
         $factor = max(1, (int) getenv('RATE_LIMIT_FACTOR'));
         RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(6 * $factor)->by('sign-in '.mb_strtolower((string) $request->string('email')).' '.$request->ip()),
+            Limit::perMinute(6 * $factor)->by('sign-in '.self::address($request).' '.$request->ip()),
             Limit::perMinute(30 * $factor)->by('sign-in '.$request->ip()),
         ]);
         RateLimiter::for('register', static fn (Request $request): Limit => Limit::perMinute(6 * $factor)->by('register '.$request->ip()));

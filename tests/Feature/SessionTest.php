@@ -54,6 +54,25 @@ final class SessionTest extends FeatureTestCase
         self::assertSame($wrong, $unknown);
     }
 
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function malformed(): iterable
+    {
+        yield 'nothing' => [[]];
+        yield 'an address that is a list' => [['email' => ['ann@linden-hollow.example'], 'password' => 'a long password']];
+        yield 'a password that is an object' => [['email' => 'ann@linden-hollow.example', 'password' => ['a' => 'b']]];
+        yield 'a password of a megabyte' => [['email' => 'ann@linden-hollow.example', 'password' => str_repeat('x', 1_000_000)]];
+        yield 'an address that is none' => [['email' => 'ann', 'password' => 'a long password']];
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[DataProvider('malformed')]
+    public function test_a_malformed_sign_in_is_refused_and_signs_nobody_in(array $body): void
+    {
+        self::user();
+        $this->postJson('/api/session', $body)->assertUnprocessable();
+        $this->getJson('/api/session')->assertExactJson(['user' => null]);
+    }
+
     public function test_guessing_is_slowed_down(): void
     {
         for ($try = 0; $try < 6; $try++) {

@@ -90,6 +90,13 @@ class OpenPlan {
                 this.saving = 'saved';
                 return true;
             }
+            if (response.status === 401 || response.status === 419) {
+                this.saving = 'failed';
+                this.unsent = edit;
+                this.refusal =
+                    'you have been signed out. Sign in again in another tab, then try again: your change is kept here.';
+                return false;
+            }
             this.saving = 'saved';
             if (response.status === 409 && 'since' in error) {
                 this.conflict = { message: error.message, mine: edit.label, since: error.since };

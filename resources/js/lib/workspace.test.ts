@@ -60,6 +60,16 @@ test('an edit that did not arrive is kept and can be sent again', async () => {
     expect(POST).toHaveBeenCalledTimes(2);
 });
 
+test('an edit made while signed out is kept and can be sent after signing in', async () => {
+    POST.mockResolvedValueOnce(answer({ message: 'Unauthenticated.' }, 401)).mockResolvedValueOnce(answer(state(2)));
+    expect(await workspace.edit('Late', rename)).toBe(false);
+    expect(workspace.saving).toBe('failed');
+    expect(workspace.refusal).toContain('signed out');
+    await workspace.retry();
+    expect(workspace.saving).toBe('saved');
+    expect(workspace.data?.version).toBe(2);
+});
+
 test('an older answer does not overwrite a newer one', async () => {
     const planId = workspace.planId;
     POST.mockResolvedValueOnce(answer(state(2)));

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import type { Finding, Schemas } from '../lib/api';
 import PinButton from './PinButton.svelte';
 import SelectField from './SelectField.svelte';
@@ -7,9 +7,6 @@ import SettingInput from './SettingInput.svelte';
 import Sign from './Sign.svelte';
 import TextField from './TextField.svelte';
 
-beforeAll(() => {
-    vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => undefined }));
-});
 afterEach(cleanup);
 
 const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] => ({

@@ -1,0 +1,183 @@
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { readFileSync } from 'node:fs';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Catalogue, PlanDocument, Workspace } from '../../lib/api';
+import { PlanIndex } from '../../lib/plan-index';
+import { workspace } from '../../lib/workspace.svelte';
+import type { StepProps } from '../steps';
+import Findings from './Findings.svelte';
+import LineMap from './LineMap.svelte';
+import Routes from './Routes.svelte';
+import Site from './Site.svelte';
+
+const document = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8')) as PlanDocument;
+const catalogue: Catalogue = {
+    boards: [],
+    modules: [],
+    media: [],
+    regions: [
+        { key: 'eu', name: 'Europe', mainsV: 230, asOf: 'now', wifi: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13] },
+    ],
+    actions: [{ control: 'button', actions: ['toggle', 'on', 'off', 'pulse', 'momentary'] }],
+};
+
+function data(more: Partial<Workspace> = {}): Workspace {
+    const index = new PlanIndex(document);
+    return {
+        version: 1,
+        document,
+        findings: [],
+        lineMap: {
+            posts: index.nodes.map((node) => ({ nodeId: node.id, placeId: node.placeId })),
+            lines: index.links.map((link) => ({
+                linkId: link.id,
+                form: 'dashed' as const,
+                medium: '2.4 GHz packet radio',
+                stops: index
+                    .endpointsOn(link.id)
+                    .map((end) => ({ endpointId: end.id, nodeId: end.nodeId, mark: '…01' })),
+            })),
+        },
+        routes: document.routes.map((route) => ({
+            routeId: route.id,
+            name: `Route ${route.id}`,
+            arrives: true,
+            hops: [],
+            time: null,
+        })),
+        panels: [],
+        pinTables: [],
+        history: { undo: null, redo: null },
+        ...more,
+    };
+}
+
+function props(more: Partial<Workspace> = {}): StepProps {
+    const given = data(more);
+    return { data: given, index: new PlanIndex(given.document), catalogue, planId: 'p', item: '' };
+}
+
+const edit = vi.fn(() => Promise.resolve(true));
+
+beforeEach(() => {
+    edit.mockClear();
+    vi.spyOn(workspace, 'edit').mockImplementation(edit);
+});
+afterEach(cleanup);
+
+test('the switch table has a row a control and a column an output', () => {
+    render(Routes, props());
+    const grid = screen.getByRole('grid', { name: 'Switch table' });
+    expect(within(grid).getAllByRole('gridcell')).toHaveLength(document.controls.length * document.outputs.length);
+    expect(within(grid).getByRole('gridcell', { name: 'Pocket A Key 2, Bench Fan: toggle' })).toBeTruthy();
+});
+
+test('exactly one cell can be reached with the tabulator', async () => {
+    render(Routes, props());
+    const cells = screen.getAllByRole('gridcell');
+    expect(cells.filter((cell) => cell.tabIndex === 0)).toHaveLength(1);
+    await fireEvent.keyDown(screen.getByRole('grid'), { key: 'ArrowDown' });
+    const after = screen.getAllByRole('gridcell').filter((cell) => cell.tabIndex === 0);
+    expect(after).toHaveLength(1);
+    expect(after[0]?.getAttribute('aria-label')).toContain('Pocket A Key 2, Pocket A Sent');
+});
+
+test('the arrows stop at the edges', async () => {
+    render(Routes, props());
+    const grid = screen.getByRole('grid');
+    await fireEvent.keyDown(grid, { key: 'ArrowUp' });
+    await fireEvent.keyDown(grid, { key: 'ArrowLeft' });
+    const chosen = screen.getAllByRole('gridcell').find((cell) => cell.tabIndex === 0);
+    expect(chosen?.getAttribute('aria-label')).toContain('Pocket A Key 1, Pocket A Sent');
+});
+
+test.each([
+    ['t', 'toggle', null],
+    ['1', 'on', null],
+    ['0', 'off', null],
+    ['m', 'momentary', null],
+    ['p', 'pulse', 1000],
+    ['+', 'step', null],
+])('%s in an empty cell adds a route that does "%s"', async (key, action, pulseMs) => {
+    render(Routes, props());
+    const grid = screen.getByRole('grid');
+    await fireEvent.keyDown(grid, { key: 'ArrowDown' });
+    await fireEvent.keyDown(grid, { key });
+    const operation = (
+        edit.mock.calls as unknown as [string, { op: string; kind: string; values: Record<string, unknown> }][]
+    )[0]?.[1];
+    expect(operation).toMatchObject({ op: 'add', kind: 'route', values: { action, pulseMs } });
+});
+
+test('the same letter again changes nothing, another changes the action, and backspace takes it away', async () => {
+    render(Routes, props());
+    const grid = screen.getByRole('grid');
+    await fireEvent.keyDown(grid, { key: 'p' });
+    expect(edit).not.toHaveBeenCalled();
+    await fireEvent.keyDown(grid, { key: 't' });
+    await fireEvent.keyDown(grid, { key: 'Backspace' });
+    const operations = (edit.mock.calls as unknown as [string, { op: string }][]).map((call) => call[1].op);
+    expect(operations).toEqual(['change', 'remove']);
+});
+
+test('a key with a modifier is left to the browser', async () => {
+    render(Routes, props());
+    await fireEvent.keyDown(screen.getByRole('grid'), { key: 't', ctrlKey: true });
+    expect(edit).not.toHaveBeenCalled();
+});
+
+test('the line map links every post and every line to its step', () => {
+    render(LineMap, props());
+    for (const node of document.nodes) {
+        expect(screen.getByRole('link', { name: node.name }).getAttribute('href')).toBe(`#/plans/p/nodes/${node.id}`);
+    }
+    for (const link of document.links) {
+        for (const shown of screen.getAllByRole('link', { name: link.name })) {
+            expect(shown.getAttribute('href')).toBe(`#/plans/p/links/${link.id}`);
+        }
+    }
+});
+
+test('an empty plan is told where to begin', () => {
+    const empty = { ...document, nodes: [], links: [], routes: [], modules: [], controls: [], outputs: [] };
+    render(LineMap, props({ document: empty, lineMap: { posts: [], lines: [] }, routes: [] }));
+    expect(screen.getByText(/Work down the steps/)).toBeTruthy();
+});
+
+test('a Wi-Fi channel is turned on and off, in order', async () => {
+    render(Site, props());
+    await fireEvent.click(screen.getByRole('button', { name: 'Wi-Fi 3', pressed: false }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Wi-Fi 6', pressed: true }));
+    const values = (edit.mock.calls as unknown as [string, { values: { busyWifi: number[] } }][]).map(
+        (call) => call[1].values.busyWifi,
+    );
+    expect(values).toEqual([
+        [1, 3, 6, 11],
+        [1, 11],
+    ]);
+});
+
+test('findings are grouped by how grave they are, and one click sends the fix', async () => {
+    const finding = (
+        id: string,
+        severity: 'fault' | 'advice',
+        label: string | null,
+    ): Workspace['findings'][number] => ({
+        id,
+        rule: 'rule',
+        severity,
+        title: `Title of ${id}`,
+        at: { kind: 'node', id: document.nodes[0]?.id ?? '', field: null, where: 'Somewhere' },
+        numbers: {},
+        detail: 'Why it matters.',
+        remedy: 'What to do.',
+        fix: label === null ? null : { label, operations: [{ op: 'remove', kind: 'node', id: 'n', values: {} }] },
+        about: [],
+    });
+    render(Findings, props({ findings: [finding('one', 'fault', 'Set both'), finding('two', 'advice', null)] }));
+    expect(screen.getByRole('heading', { name: /Faults/ })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: /Advice/ })).toBeTruthy();
+    expect(screen.queryByRole('heading', { name: /Dangers/ })).toBeNull();
+    await fireEvent.click(screen.getByRole('button', { name: 'Set both' }));
+    expect(edit).toHaveBeenCalledExactlyOnceWith('Set both', { op: 'remove', kind: 'node', id: 'n', values: {} });
+});

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlanRecord;
+use App\Plans\PlanStore;
+use App\Plans\ThingTables;
+use Illuminate\Support\Facades\DB;
+use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\ThingKind;
+
+/** What an edit writes, and what the database itself sees to. */
+final class PlanStoreTest extends FeatureTestCase
+{
+    /** @return array<string, int> rows by table */
+    private static function rows(): array
+    {
+        $rows = [];
+        foreach (ThingKind::cases() as $kind) {
+            $rows[ThingTables::name($kind)] = DB::table(ThingTables::name($kind))->count();
+        }
+
+        return $rows;
+    }
+
+    public function test_an_edit_writes_only_what_it_touched(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
+        $written = array_filter(
+            array_column(DB::getQueryLog(), 'query'),
+            static fn (string $query): bool => preg_match('/^(insert|update|delete)/i', $query) === 1,
+        );
+        DB::disableQueryLog();
+        $tables = array_map(static fn (string $query): string => (string) preg_replace('/^.*?`(\w+)`.*$/s', '$1', $query), array_values($written));
+        sort($tables);
+        self::assertSame(['nodes', 'plan_edits', 'plan_edits', 'plans'], $tables);
+    }
+
+    public function test_an_edit_takes_no_more_queries_on_a_large_plan(): void
+    {
+        $user = self::user();
+        $this->actingAs($user);
+        $counts = [];
+        foreach ([$this->linden($user), $this->faulty($user)] as $plan) {
+            $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+            DB::enableQueryLog();
+            DB::flushQueryLog();
+            $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
+            $counts[] = count(DB::getQueryLog());
+            DB::disableQueryLog();
+        }
+        self::assertSame($counts[0], $counts[1]);
+    }
+
+    public function test_a_plan_removed_for_good_leaves_nothing_behind(): void
+    {
+        $before = self::rows();
+        $plan = $this->faulty(self::user());
+        self::assertNotSame($before, self::rows());
+        $plan->forceDelete();
+        self::assertSame($before, self::rows());
+    }
+
+    public function test_things_of_two_plans_with_the_same_ids_do_not_touch(): void
+    {
+        $user = self::user();
+        $one = $this->linden($user);
+        $other = app(PlanStore::class)->create($user, LindenHollow::plan(app(Knowledge::class)));
+        $this->actingAs($user);
+        $node = $this->getJson("/api/plans/{$one->id}")->json('document.nodes.0.id');
+        $this->edit($one, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();
+        self::assertContains($node, array_column($this->getJson("/api/plans/{$other->id}")->json('document.nodes'), 'id'));
+    }
+
+    public function test_a_plan_that_breaks_the_trades_rules_can_be_stored(): void
+    {
+        $user = self::user();
+        $plan = $this->faulty($user);
+        $addresses = array_filter(array_column($this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('document.addresses'), 'value'));
+        self::assertNotSame($addresses, array_unique($addresses));
+    }
+
+    public function test_forgotten_findings_are_worked_out_again(): void
+    {
+        $user = self::user();
+        $plan = $this->faulty($user);
+        $before = $this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('findings');
+        self::assertNotNull(PlanRecord::query()->findOrFail($plan->id)->findings);
+        $this->artisan('plans:forget-findings')->assertSuccessful();
+        self::assertNull(PlanRecord::query()->findOrFail($plan->id)->findings);
+        self::assertSame($before, $this->getJson("/api/plans/{$plan->id}")->json('findings'));
+    }
+
+    public function test_texts_keep_their_spaces_and_their_letters(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+        $note = "  zwei Räume, 5 Ω \u{1F4E1}\nund ein <b>Fenster</b>  ";
+        $this->edit($plan, 1, ['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['note' => $note]])->assertOk();
+        self::assertSame($note, $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.note'));
+    }
+}
