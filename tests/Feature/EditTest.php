@@ -82,8 +82,14 @@ final class EditTest extends FeatureTestCase
         yield 'no operations' => [['version' => 1], '/operations'];
         yield 'operations as text' => [['version' => 1, 'operations' => 'all'], '/operations'];
         yield 'too many' => [['version' => 1, 'operations' => array_fill(0, 5001, [])], '/operations'];
-        yield 'unknown verb' => [['version' => 1, 'operations' => [['op' => 'explode', 'kind' => 'node', 'id' => 'x']]], '/operations/0/op'];
-        yield 'unknown id' => [['version' => 1, 'operations' => [['op' => 'remove', 'kind' => 'node', 'id' => 'x']]], '/operations/0/id'];
+        yield 'unknown verb' => [
+            ['version' => 1, 'operations' => [['op' => 'explode', 'kind' => 'node', 'id' => 'x']]],
+            '/operations/0/op',
+        ];
+        yield 'unknown id' => [
+            ['version' => 1, 'operations' => [['op' => 'remove', 'kind' => 'node', 'id' => 'x']]],
+            '/operations/0/id',
+        ];
         yield 'label as a list' => [['version' => 1, 'label' => [], 'operations' => [['op' => 'x']]], '/label'];
     }
 
@@ -92,7 +98,9 @@ final class EditTest extends FeatureTestCase
     public function test_a_wrong_edit_is_refused_at_its_place_and_nothing_is_lost(array $body, string $place): void
     {
         $before = $this->look()->json('document');
-        $this->postJson("/api/plans/{$this->plan->id}/operations", $body)->assertUnprocessable()->assertJsonPath('problems.0.place', $place);
+        $this->postJson("/api/plans/{$this->plan->id}/operations", $body)
+            ->assertUnprocessable()
+            ->assertJsonPath('problems.0.place', $place);
         self::assertSame($before, $this->look()->json('document'));
     }
 
@@ -108,7 +116,9 @@ final class EditTest extends FeatureTestCase
     {
         $other = $this->faulty($this->ann);
         $foreign = $this->getJson("/api/plans/{$other->id}")->json('document.nodes.0.id');
-        $this->edit($this->plan, 1, self::rename($foreign, 'Mine'))->assertUnprocessable()->assertJsonPath('problems.0.place', '/operations/0/id');
+        $this->edit($this->plan, 1, self::rename($foreign, 'Mine'))
+            ->assertUnprocessable()
+            ->assertJsonPath('problems.0.place', '/operations/0/id');
     }
 
     public function test_undo_and_redo_go_back_and_forth_to_the_byte(): void
@@ -161,6 +171,9 @@ final class EditTest extends FeatureTestCase
     {
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
         $this->undo()->assertOk();
-        $this->getJson("/api/plans/{$this->plan->id}/history")->assertJsonPath('edits.0.label', 'Test')->assertJsonPath('edits.0.by', 'Ann')->assertJsonPath('edits.0.state', 'undone');
+        $this->getJson("/api/plans/{$this->plan->id}/history")
+            ->assertJsonPath('edits.0.label', 'Test')
+            ->assertJsonPath('edits.0.by', 'Ann')
+            ->assertJsonPath('edits.0.state', 'undone');
     }
 }

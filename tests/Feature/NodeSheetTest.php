@@ -15,7 +15,10 @@ final class NodeSheetTest extends FeatureTestCase
         $plan = $this->linden($user);
         $node = LindenHollow::plan(app(Knowledge::class))->nodes()[2]->id;
         $sheet = $this->actingAs($user)->getJson("/api/plans/{$plan->id}/nodes/{$node}/sheet")->assertOk();
-        $header = $this->get("/api/plans/{$plan->id}/nodes/{$node}/header")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="bench.h"');
+        $header = $this
+            ->get("/api/plans/{$plan->id}/nodes/{$node}/header")
+            ->assertOk()
+            ->assertHeader('Content-Disposition', 'attachment; filename="bench.h"');
         self::assertSame($sheet->json('header'), $header->getContent());
         $csv = $this->get("/api/plans/{$plan->id}/nodes/{$node}/wiring.csv")->assertOk();
         self::assertSame(count($sheet->json('wiring')) + 1, substr_count((string) $csv->getContent(), "\r\n"));

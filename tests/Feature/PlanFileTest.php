@@ -23,7 +23,11 @@ final class PlanFileTest extends FeatureTestCase
     {
         $user = self::user();
         $record = $this->linden($user);
-        $file = (string) $this->actingAs($user)->get("/api/plans/{$record->id}/file")->assertHeader('Content-Disposition', 'attachment; filename="linden-hollow.json"')->getContent();
+        $file = (string) $this
+            ->actingAs($user)
+            ->get("/api/plans/{$record->id}/file")
+            ->assertHeader('Content-Disposition', 'attachment; filename="linden-hollow.json"')
+            ->getContent();
         $id = $this->import($file)->assertCreated()->json('id');
         self::assertNotSame($record->id, $id);
         $again = (string) $this->get("/api/plans/{$id}/file")->getContent();
@@ -45,8 +49,14 @@ final class PlanFileTest extends FeatureTestCase
     {
         yield 'cut short' => [static fn (string $file): string => substr($file, 0, 500), '/'];
         yield 'ten megabytes of brackets' => [static fn (): string => str_repeat('[', 10_000_000), '/'];
-        yield 'a name that is a number' => [static fn (string $file): string => str_replace('"name": "Pocket A"', '"name": 7', $file), '/nodes/'];
-        yield 'a hundred thousand nodes' => [static fn (string $file): string => str_replace('"nodes": [', '"nodes": ['.str_repeat('{},', 100_000), $file), '/nodes'];
+        yield 'a name that is a number' => [
+            static fn (string $file): string => str_replace('"name": "Pocket A"', '"name": 7', $file),
+            '/nodes/',
+        ];
+        yield 'a hundred thousand nodes' => [
+            static fn (string $file): string => str_replace('"nodes": [', '"nodes": ['.str_repeat('{},', 100_000), $file),
+            '/nodes',
+        ];
         yield 'nothing' => [static fn (): string => '', '/'];
     }
 

@@ -49,8 +49,14 @@ final class SessionTest extends FeatureTestCase
     public function test_a_wrong_password_does_not_sign_in_and_does_not_tell_which_was_wrong(): void
     {
         self::user();
-        $wrong = $this->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => 'wrong'])->assertUnprocessable()->json('errors');
-        $unknown = $this->postJson('/api/session', ['email' => 'bob@linden-hollow.example', 'password' => 'wrong'])->assertUnprocessable()->json('errors');
+        $wrong = $this
+            ->postJson('/api/session', ['email' => 'ann@linden-hollow.example', 'password' => 'wrong'])
+            ->assertUnprocessable()
+            ->json('errors');
+        $unknown = $this
+            ->postJson('/api/session', ['email' => 'bob@linden-hollow.example', 'password' => 'wrong'])
+            ->assertUnprocessable()
+            ->json('errors');
         self::assertSame($wrong, $unknown);
     }
 

@@ -270,7 +270,11 @@ final class StepsTest extends CoreTestCase
         yield 'one that can stay' => [[1, 6, 11], [80, null], ['76']];
         yield 'one under Wi-Fi' => [[1, 6, 11], [40], ['76']];
         yield 'one outside the band' => [[1, 6, 11], [100], ['76']];
-        yield 'more than fit away from the skirts' => [[1, 6, 11], [null, null, null, null, null, null, null, null, null], ['24', '25', '49', '50', '74', '75', '76', '77', '78']];
+        yield 'more than fit away from the skirts' => [
+            [1, 6, 11],
+            [null, null, null, null, null, null, null, null, null],
+            ['24', '25', '49', '50', '74', '75', '76', '77', '78'],
+        ];
         yield 'Wi-Fi everywhere' => [[1, 5, 9, 13], [null], ['1']];
     }
 

@@ -47,7 +47,11 @@ final class CalculatorsTest extends CoreTestCase
         }
         yield 'the lowest channel' => ['packet-frequency', ['channel' => '0'], ['freq_mhz' => 2400]];
         yield 'the highest channel' => ['packet-frequency', ['channel' => '125'], ['freq_mhz' => 2525]];
-        yield 'a good address' => ['packet-address-quality', ['address' => 'C2:F1:9A:47:01'], ['poor' => false, 'reasons' => []]];
+        yield 'a good address' => [
+            'packet-address-quality',
+            ['address' => 'C2:F1:9A:47:01'],
+            ['poor' => false, 'reasons' => []],
+        ];
     }
 
     /**

@@ -53,7 +53,10 @@ final class CatalogueTest extends CoreTestCase
     public function test_every_board_can_carry_a_packet_radio(): void
     {
         foreach (self::knowledge()->catalogue->boards as $board) {
-            $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, $board->key)->module('r', 'n', 'packet-radio-plain', 'Radio')->assigned();
+            $plan = self::sketch()
+                ->node('n', 'N', NodeKind::Controller, null, $board->key)
+                ->module('r', 'n', 'packet-radio-plain', 'Radio')
+                ->assigned();
             self::assertCount(5, $plan->pinUses(), $board->name);
         }
     }

@@ -27,55 +27,212 @@ final class PinRulesTest extends CoreTestCase
         $radio = static fn (Sketch $s): Sketch => $s->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3);
 
         yield 'a node with a board' => ['node-without-board', $plain, []];
-        yield 'a node without one' => ['node-without-board', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, null), ['N has no board yet']];
+        yield 'a node without one' => [
+            'node-without-board',
+            static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, null),
+            ['N has no board yet'],
+        ];
 
-        yield 'two keys on two pins' => ['pin-used-twice', static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D2')->wire('k', 'K2', 'D3'), []];
-        yield 'two keys on one pin' => ['pin-used-twice', static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D2')->wire('k', 'K2', 'D2'), ['D2 of N is used twice']];
-        yield 'two radios on one bus' => ['pin-used-twice', static fn (Sketch $s): Sketch => $radio($plain($s))->module('y', 'n', 'packet-radio-plain', 'Other')->wire('x', 'SCK', 'D13')->wire('y', 'SCK', 'D13'), []];
-        yield 'data out and data in on one pin' => ['pin-used-twice', static fn (Sketch $s): Sketch => $radio($plain($s))->wire('x', 'MOSI', 'D11')->wire('x', 'MISO', 'D11'), ['D11 of N is used twice']];
+        yield 'two keys on two pins' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D2')->wire('k', 'K2', 'D3'),
+            [],
+        ];
+        yield 'two keys on one pin' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D2')->wire('k', 'K2', 'D2'),
+            ['D2 of N is used twice'],
+        ];
+        yield 'two radios on one bus' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $radio($plain($s))
+                ->module('y', 'n', 'packet-radio-plain', 'Other')
+                ->wire('x', 'SCK', 'D13')
+                ->wire('y', 'SCK', 'D13'),
+            [],
+        ];
+        yield 'data out and data in on one pin' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $radio($plain($s))
+                ->wire('x', 'MOSI', 'D11')
+                ->wire('x', 'MISO', 'D11'),
+            ['D11 of N is used twice'],
+        ];
 
-        yield 'a stick on an analogue pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $plain($s)->module('j', 'n', 'joystick', 'Stick')->wire('j', 'X', 'A0'), []];
-        yield 'a stick on a digital pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $plain($s)->module('j', 'n', 'joystick', 'Stick')->wire('j', 'X', 'D4'), ['D4 of N is no analogue input']];
-        yield 'a pin that does not exist' => ['pin-incapable', static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D99'), ['N has no pin D99']];
-        yield 'a relay on an input-only pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $relays($s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io'))->wire('r', 'IN1', 'IO34'), ['IO34 of N is no digital output']];
-        yield 'a bus line on the wrong bus pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $radio($plain($s))->wire('x', 'SCK', 'D12'), ['D12 of N is no SPI SCK pin']];
+        yield 'a stick on an analogue pin' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $plain($s)
+                ->module('j', 'n', 'joystick', 'Stick')
+                ->wire('j', 'X', 'A0'),
+            [],
+        ];
+        yield 'a stick on a digital pin' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $plain($s)
+                ->module('j', 'n', 'joystick', 'Stick')
+                ->wire('j', 'X', 'D4'),
+            ['D4 of N is no analogue input'],
+        ];
+        yield 'a pin that does not exist' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D99'),
+            ['N has no pin D99'],
+        ];
+        yield 'a relay on an input-only pin' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $relays($s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io'))->wire('r', 'IN1', 'IO34'),
+            ['IO34 of N is no digital output'],
+        ];
+        yield 'a bus line on the wrong bus pin' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $radio($plain($s))->wire('x', 'SCK', 'D12'),
+            ['D12 of N is no SPI SCK pin'],
+        ];
 
-        yield 'a pull that suits the strap' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO0'), []];
-        yield 'a pull against the strap' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $relays($small($s), 'high')->wire('r', 'IN1', 'IO0'), ['Relays pulls boot pin IO0 low']];
-        yield 'a pull against the other strap' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO15'), ['Relays pulls boot pin IO15 high']];
+        yield 'a pull that suits the strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO0'),
+            [],
+        ];
+        yield 'a pull against the strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'high')->wire('r', 'IN1', 'IO0'),
+            ['Relays pulls boot pin IO0 low'],
+        ];
+        yield 'a pull against the other strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO15'),
+            ['Relays pulls boot pin IO15 high'],
+        ];
 
-        yield 'a key on the select pin, no bus' => ['select-pin-as-input', static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D10'), []];
-        yield 'a key on the select pin of a used bus' => ['select-pin-as-input', static fn (Sketch $s): Sketch => $keys($radio($plain($s)))->wire('x', 'SCK', 'D13')->wire('k', 'K1', 'D10'), ['D10 of N must stay an output']];
-        yield 'a relay on the select pin of a used bus' => ['select-pin-as-input', static fn (Sketch $s): Sketch => $relays($radio($plain($s)))->wire('x', 'SCK', 'D13')->wire('r', 'IN1', 'D10'), []];
+        yield 'a key on the select pin, no bus' => [
+            'select-pin-as-input',
+            static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D10'),
+            [],
+        ];
+        yield 'a key on the select pin of a used bus' => [
+            'select-pin-as-input',
+            static fn (Sketch $s): Sketch => $keys($radio($plain($s)))
+                ->wire('x', 'SCK', 'D13')
+                ->wire('k', 'K1', 'D10'),
+            ['D10 of N must stay an output'],
+        ];
+        yield 'a relay on the select pin of a used bus' => [
+            'select-pin-as-input',
+            static fn (Sketch $s): Sketch => $relays($radio($plain($s)))
+                ->wire('x', 'SCK', 'D13')
+                ->wire('r', 'IN1', 'D10'),
+            [],
+        ];
 
-        yield 'a relay off the console' => ['console-pin-taken', static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D2'), []];
-        yield 'a relay on the console' => ['console-pin-taken', static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D1'), ['Relays sits on the console of N']];
+        yield 'a relay off the console' => [
+            'console-pin-taken',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D2'),
+            [],
+        ];
+        yield 'a relay on the console' => [
+            'console-pin-taken',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D1'),
+            ['Relays sits on the console of N'],
+        ];
 
         yield 'a radio with a free bus' => ['bus-pins-missing', static fn (Sketch $s): Sketch => $radio($plain($s)), []];
-        yield 'a radio whose bus pin is fixed elsewhere' => ['bus-pins-missing', static fn (Sketch $s): Sketch => $radio($relays($plain($s)))->wire('r', 'IN1', 'D13', true), ['Radio of N cannot have its bus']];
-        yield 'a bus pin that can be freed' => ['bus-pins-missing', static fn (Sketch $s): Sketch => $radio($relays($plain($s)))->wire('r', 'IN1', 'D13'), []];
+        yield 'a radio whose bus pin is fixed elsewhere' => [
+            'bus-pins-missing',
+            static fn (Sketch $s): Sketch => $radio($relays($plain($s)))->wire('r', 'IN1', 'D13', true),
+            ['Radio of N cannot have its bus'],
+        ];
+        yield 'a bus pin that can be freed' => [
+            'bus-pins-missing',
+            static fn (Sketch $s): Sketch => $radio($relays($plain($s)))->wire('r', 'IN1', 'D13'),
+            [],
+        ];
 
-        yield 'eight relays on eleven pins' => ['no-pin-left', static fn (Sketch $s): Sketch => self::relays($small($s), 8, 'low'), []];
-        yield 'twelve relays on eleven pins' => ['no-pin-left', static fn (Sketch $s): Sketch => self::relays($small($s), 12, 'low'), ['2 things on N have no pin left']];
+        yield 'eight relays on eleven pins' => [
+            'no-pin-left',
+            static fn (Sketch $s): Sketch => self::relays($small($s), 8, 'low'),
+            [],
+        ];
+        yield 'twelve relays on eleven pins' => [
+            'no-pin-left',
+            static fn (Sketch $s): Sketch => self::relays($small($s), 12, 'low'),
+            ['2 things on N have no pin left'],
+        ];
 
         yield 'a plain radio on a 50 mA pin' => ['weak-rail', static fn (Sketch $s): Sketch => $radio($plain($s)), []];
-        yield 'an amplified radio on a 50 mA pin' => ['weak-rail', static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3), ['Radio asks more of the 3.3 V pin than it gives']];
-        yield 'an amplified radio on a 300 mA pin' => ['weak-rail', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3), []];
-        yield 'an amplified radio on its adapter' => ['weak-rail', static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Adapter), []];
-        yield 'eight coils on the 5 V pin' => ['weak-rail', static fn (Sketch $s): Sketch => $plain($s)->module('r', 'n', 'relay-bank-8-low', 'Relays', SupplyFrom::Board5V), ['Relays asks more of the 5 V pin than it gives']];
+        yield 'an amplified radio on a 50 mA pin' => [
+            'weak-rail',
+            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3),
+            ['Radio asks more of the 3.3 V pin than it gives'],
+        ];
+        yield 'an amplified radio on a 300 mA pin' => [
+            'weak-rail',
+            static fn (Sketch $s): Sketch => $s
+                ->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')
+                ->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3),
+            [],
+        ];
+        yield 'an amplified radio on its adapter' => [
+            'weak-rail',
+            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Adapter),
+            [],
+        ];
+        yield 'eight coils on the 5 V pin' => [
+            'weak-rail',
+            static fn (Sketch $s): Sketch => $plain($s)->module('r', 'n', 'relay-bank-8-low', 'Relays', SupplyFrom::Board5V),
+            ['Relays asks more of the 5 V pin than it gives'],
+        ];
 
-        yield 'an adapter that is there' => ['adapter-missing', static fn (Sketch $s): Sketch => $plain($s)->module('a', 'n', 'regulator-adapter', 'Adapter')->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter), []];
-        yield 'an adapter that is not' => ['adapter-missing', static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter), ['Radio is fed by an adapter that N does not have']];
+        yield 'an adapter that is there' => [
+            'adapter-missing',
+            static fn (Sketch $s): Sketch => $plain($s)
+                ->module('a', 'n', 'regulator-adapter', 'Adapter')
+                ->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter),
+            [],
+        ];
+        yield 'an adapter that is not' => [
+            'adapter-missing',
+            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter),
+            ['Radio is fed by an adapter that N does not have'],
+        ];
 
         yield 'everything wired' => ['pins-unassigned', static fn (Sketch $s): Sketch => $keys($plain($s)), []];
-        yield 'a key without a pin' => ['pins-unassigned', static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'C', ControlKind::Button, 'k', 'K1'), ['One terminal of N has no pin yet']];
+        yield 'a key without a pin' => [
+            'pins-unassigned',
+            static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'C', ControlKind::Button, 'k', 'K1'),
+            ['One terminal of N has no pin yet'],
+        ];
 
-        yield 'an output on a channel' => ['channel-missing', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp', OutputKind::Relay, 'r', 'IN1'), []];
-        yield 'an output on none' => ['channel-missing', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp'), ['Lamp of N is on no channel yet']];
-        yield 'an output on a channel that is not there' => ['channel-missing', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp', OutputKind::Relay, 'r', 'IN9'), ['Lamp of N is on no channel yet']];
+        yield 'an output on a channel' => [
+            'channel-missing',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp', OutputKind::Relay, 'r', 'IN1'),
+            [],
+        ];
+        yield 'an output on none' => [
+            'channel-missing',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp'),
+            ['Lamp of N is on no channel yet'],
+        ];
+        yield 'an output on a channel that is not there' => [
+            'channel-missing',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Lamp', OutputKind::Relay, 'r', 'IN9'),
+            ['Lamp of N is on no channel yet'],
+        ];
 
-        yield 'two outputs on two channels' => ['channel-shared', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'A', OutputKind::Relay, 'r', 'IN1')->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN2'), []];
-        yield 'two outputs on one channel' => ['channel-shared', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'A', OutputKind::Relay, 'r', 'IN1')->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN1'), ['A and B are both on Relays IN1']];
+        yield 'two outputs on two channels' => [
+            'channel-shared',
+            static fn (Sketch $s): Sketch => $relays($plain($s))
+                ->output('o', 'n', 'A', OutputKind::Relay, 'r', 'IN1')
+                ->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN2'),
+            [],
+        ];
+        yield 'two outputs on one channel' => [
+            'channel-shared',
+            static fn (Sketch $s): Sketch => $relays($plain($s))
+                ->output('o', 'n', 'A', OutputKind::Relay, 'r', 'IN1')
+                ->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN1'),
+            ['A and B are both on Relays IN1'],
+        ];
     }
 
     private static function relays(Sketch $sketch, int $count, string $kind): Sketch

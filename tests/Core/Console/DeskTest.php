@@ -79,9 +79,18 @@ final class DeskTest extends CoreTestCase
     public static function calculations(): iterable
     {
         // Data sheet of the class, from memory.
-        yield 'airtime' => [['packet-airtime', 'rate_kbps=250', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], ['airtime_us' => 1316, 'ack_airtime_us' => 292]];
-        yield 'airtime with halves' => [['packet-airtime', 'rate_kbps=2000', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], ['airtime_us' => 164.5, 'ack_airtime_us' => 36.5]];
-        yield 'retry delay' => [['packet-retry-delay', 'rate_kbps=250', 'address_bytes=5', 'ack_payload_bytes=0', 'crc_bytes=2'], ['minimum_us' => 500]];
+        yield 'airtime' => [
+            ['packet-airtime', 'rate_kbps=250', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'],
+            ['airtime_us' => 1316, 'ack_airtime_us' => 292],
+        ];
+        yield 'airtime with halves' => [
+            ['packet-airtime', 'rate_kbps=2000', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'],
+            ['airtime_us' => 164.5, 'ack_airtime_us' => 36.5],
+        ];
+        yield 'retry delay' => [
+            ['packet-retry-delay', 'rate_kbps=250', 'address_bytes=5', 'ack_payload_bytes=0', 'crc_bytes=2'],
+            ['minimum_us' => 500],
+        ];
         yield 'frequency' => [['packet-frequency', 'channel=76'], ['freq_mhz' => 2476]];
         yield 'good address' => [['packet-address-quality', 'address=C2F19A4701'], ['poor' => false, 'reasons' => []]];
     }
@@ -120,7 +129,10 @@ final class DeskTest extends CoreTestCase
         yield 'not a number' => [['calc', 'packet-frequency', 'channel=three'], 'must be a whole number'];
         yield 'out of range' => [['calc', 'packet-frequency', 'channel=126'], 'must be from 0 to 125'];
         yield 'not a pair' => [['calc', 'packet-frequency', 'channel'], 'not of the form key=value'];
-        yield 'no such rate' => [['calc', 'packet-airtime', 'rate_kbps=500', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'], 'rate_kbps must be 250, 1000 or 2000'];
+        yield 'no such rate' => [
+            ['calc', 'packet-airtime', 'rate_kbps=500', 'address_bytes=5', 'payload_bytes=32', 'crc_bytes=2'],
+            'rate_kbps must be 250, 1000 or 2000',
+        ];
         yield 'unwritable' => [['assign', 'linden.json', '--out', '/nowhere/x.json'], 'cannot be written'];
     }
 

@@ -87,13 +87,34 @@ final class EditorTest extends CoreTestCase
     public static function wrong(): iterable
     {
         $node = self::linden()->nodes()[0]->id;
-        yield 'unknown id' => [['op' => 'change', 'kind' => 'node', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'x']], '/operations/0/id'];
-        yield 'wrong type' => [['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['name' => 1]], '/operations/0/values/name'];
-        yield 'unknown field' => [['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['hat' => 1]], '/operations/0/values/hat'];
-        yield 'change of id' => [['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['id' => $node]], '/operations/0/values/id'];
-        yield 'id in use' => [['op' => 'add', 'kind' => 'place', 'id' => $node, 'values' => ['name' => 'x']], '/operations/0/id'];
-        yield 'missing field' => [['op' => 'add', 'kind' => 'place', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => []], '/operations/0/values/name'];
-        yield 'another plan' => [['op' => 'change', 'kind' => 'plan', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'x']], '/operations/0/id'];
+        yield 'unknown id' => [
+            ['op' => 'change', 'kind' => 'node', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'x']],
+            '/operations/0/id',
+        ];
+        yield 'wrong type' => [
+            ['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['name' => 1]],
+            '/operations/0/values/name',
+        ];
+        yield 'unknown field' => [
+            ['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['hat' => 1]],
+            '/operations/0/values/hat',
+        ];
+        yield 'change of id' => [
+            ['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['id' => $node]],
+            '/operations/0/values/id',
+        ];
+        yield 'id in use' => [
+            ['op' => 'add', 'kind' => 'place', 'id' => $node, 'values' => ['name' => 'x']],
+            '/operations/0/id',
+        ];
+        yield 'missing field' => [
+            ['op' => 'add', 'kind' => 'place', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => []],
+            '/operations/0/values/name',
+        ];
+        yield 'another plan' => [
+            ['op' => 'change', 'kind' => 'plan', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'x']],
+            '/operations/0/id',
+        ];
     }
 
     /** @param  array<string, mixed>  $raw */

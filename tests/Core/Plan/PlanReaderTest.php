@@ -87,7 +87,10 @@ final class PlanReaderTest extends CoreTestCase
         yield 'cut short' => [static fn (): string => substr((new PlanWriter)->write(self::linden()), 0, -40), 'cut short'];
         yield 'nothing' => [static fn (): string => '', 'not JSON'];
         yield 'not UTF-8' => [static fn (): string => "{\"format\":1,\"x\":\"\xFF\"}", 'not JSON'];
-        yield 'a hundred thousand nodes' => [static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->particulars->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}', 'at most 2000'];
+        yield 'a hundred thousand nodes' => [
+            static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->particulars->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}',
+            'at most 2000',
+        ];
     }
 
     /** @param  Closure(): string  $text */

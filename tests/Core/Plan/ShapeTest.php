@@ -41,10 +41,26 @@ final class ShapeTest extends CoreTestCase
         yield 'a control character' => [$text, "a\x07", 'must be text of 1 to 4 characters'];
 
         yield 'an id' => [Field::id(), '01ARZ3NDEKTSV4RRFFQ69G5FAV', null];
-        yield 'an id in small letters' => [Field::id(), '01arz3ndektsv4rrffq69g5fav', 'must be an id (a ULID of 26 characters)'];
-        yield 'an id with a letter that ids avoid' => [Field::id(), '01ARZ3NDEKTSV4RRFFQ69G5FAI', 'must be an id (a ULID of 26 characters)'];
-        yield 'an id beyond the largest' => [Field::id(), '81ARZ3NDEKTSV4RRFFQ69G5FAV', 'must be an id (a ULID of 26 characters)'];
-        yield 'an id with a line break' => [Field::id(), "01ARZ3NDEKTSV4RRFFQ69G5FAV\n", 'must be an id (a ULID of 26 characters)'];
+        yield 'an id in small letters' => [
+            Field::id(),
+            '01arz3ndektsv4rrffq69g5fav',
+            'must be an id (a ULID of 26 characters)',
+        ];
+        yield 'an id with a letter that ids avoid' => [
+            Field::id(),
+            '01ARZ3NDEKTSV4RRFFQ69G5FAI',
+            'must be an id (a ULID of 26 characters)',
+        ];
+        yield 'an id beyond the largest' => [
+            Field::id(),
+            '81ARZ3NDEKTSV4RRFFQ69G5FAV',
+            'must be an id (a ULID of 26 characters)',
+        ];
+        yield 'an id with a line break' => [
+            Field::id(),
+            "01ARZ3NDEKTSV4RRFFQ69G5FAV\n",
+            'must be an id (a ULID of 26 characters)',
+        ];
 
         yield 'a flag' => [Field::flag('x', 'A flag.'), false, null];
         yield 'one for a flag' => [Field::flag('x', 'A flag.'), 1, 'must be true or false'];
@@ -57,8 +73,16 @@ final class ShapeTest extends CoreTestCase
         $list = Field::wholes('x', 1, 14, 'Channels.');
         yield 'a list' => [$list, [1, 14], null];
         yield 'an empty list' => [$list, [], null];
-        yield 'an object for a list' => [$list, ['a' => 1], 'must be a list of at most 40, each a whole number from 1 to 14'];
-        yield 'a list too long' => [$list, array_fill(0, 41, 1), 'must be a list of at most 40, each a whole number from 1 to 14'];
+        yield 'an object for a list' => [
+            $list,
+            ['a' => 1],
+            'must be a list of at most 40, each a whole number from 1 to 14',
+        ];
+        yield 'a list too long' => [
+            $list,
+            array_fill(0, 41, 1),
+            'must be a list of at most 40, each a whole number from 1 to 14',
+        ];
 
         $bag = Field::settings('x', 'Settings.');
         yield 'settings' => [$bag, ['a' => 1, 'b' => null, 'c' => 'd'], null];
