@@ -36,5 +36,6 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);
     Route::get('plans/{plan}/nodes/{node}/header', [NodeSheetController::class, 'header']);
+    Route::get('plans/{plan}/nodes/{node}/artefacts/{artefact}', [NodeSheetController::class, 'artefact']);
     Route::get('plans/{plan}/nodes/{node}/wiring.csv', [NodeSheetController::class, 'wiring']);
 });

@@ -17,6 +17,10 @@ needs_packages() {
         command -v avr-gcc >/dev/null || missing+=(gcc-avr avr-libc)
         [[ -d /usr/lib/avr/include ]] || missing+=(avr-libc)
         command -v simavr >/dev/null || missing+=(simavr)
+        command -v ir-ctl >/dev/null || missing+=(v4l-utils)
+        [[ -d /lib/udev/rc_keymaps ]] || missing+=(ir-keytable)
+        command -v ngspice >/dev/null || missing+=(ngspice)
+        command -v gammu >/dev/null || missing+=(gammu)
     fi
     printf '%s\n' "${missing[@]}"
 }

@@ -9,6 +9,7 @@ use App\Plans\UndoRefused;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Plan\Shape\PlanRefused;
 use Rundfunk\Plan\Shape\Problem;
@@ -18,7 +19,7 @@ final class Refusals
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([PlanRefused::class, StaleVersion::class, NotInPlan::class, UndoRefused::class]);
+        $exceptions->dontReport([PlanRefused::class, StaleVersion::class, NotInPlan::class, NoSuchArtefact::class, UndoRefused::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (PlanRefused $refused): JsonResponse => new JsonResponse([
             'message' => $refused->getMessage(),
@@ -30,6 +31,6 @@ final class Refusals
             'since' => $stale->since,
         ], 409));
         $exceptions->render(static fn (UndoRefused $refused): JsonResponse => new JsonResponse(['message' => $refused->getMessage()], 409));
-        $exceptions->render(static fn (NotInPlan $missing): JsonResponse => new JsonResponse(['message' => $missing->getMessage()], 404));
+        $exceptions->render(static fn (NotInPlan|NoSuchArtefact $missing): JsonResponse => new JsonResponse(['message' => $missing->getMessage()], 404));
     }
 }

@@ -7,8 +7,12 @@ namespace App\OpenApi;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Check\Severity;
+use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
+use Rundfunk\Overview\KindsView;
+use Rundfunk\Overview\Schema;
+use Rundfunk\Overview\SettingFields;
 use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Timing\SegmentKind;
@@ -25,7 +29,7 @@ final class Components
             ...self::refusals(),
             ...self::answers(),
             ...self::workspace(),
-            ...self::packetPanel(),
+            ...self::panels($media),
             ...self::catalogue(),
         ];
     }
@@ -38,10 +42,10 @@ final class Components
         foreach (ThingKind::cases() as $kind) {
             $name = ucfirst($kind->value);
             $schemas[$name] = self::whole($kind->shape()->schema());
-            $lists[$kind->plural()] = S::listOf(S::ref($name));
+            $lists[$kind->plural()] = Schema::listOf(Schema::ref($name));
         }
         $schemas['Particulars'] = self::whole(Particulars::shape()->schema());
-        $schemas['PlanDocument'] = S::object(['format' => S::whole(), 'plan' => S::ref('Particulars'), ...$lists]);
+        $schemas['PlanDocument'] = Schema::object(['format' => Schema::whole(), 'plan' => Schema::ref('Particulars'), ...$lists]);
 
         return $schemas;
     }
@@ -63,19 +67,19 @@ final class Components
     /** @return array<string, mixed> */
     private static function requests(): array
     {
-        $operation = S::object([
-            'op' => S::oneOf('add', 'change', 'remove'),
-            'kind' => S::oneOf('plan', ...array_map(static fn (ThingKind $kind): string => $kind->value, ThingKind::cases())),
-            'id' => S::text(),
-            'values' => S::anyObject(),
+        $operation = Schema::object([
+            'op' => Schema::oneOf('add', 'change', 'remove'),
+            'kind' => Schema::oneOf('plan', ...array_map(static fn (ThingKind $kind): string => $kind->value, ThingKind::cases())),
+            'id' => Schema::text(),
+            'values' => Schema::anyObject(),
         ]);
 
         return [
-            'Credentials' => S::object(['email' => S::text(), 'password' => S::text()]),
-            'Registration' => S::object(['name' => S::text(), 'email' => S::text(), 'password' => S::text()]),
-            'NewPlan' => S::object(['name' => S::text(), 'region' => S::text()]),
+            'Credentials' => Schema::object(['email' => Schema::text(), 'password' => Schema::text()]),
+            'Registration' => Schema::object(['name' => Schema::text(), 'email' => Schema::text(), 'password' => Schema::text()]),
+            'NewPlan' => Schema::object(['name' => Schema::text(), 'region' => Schema::text()]),
             'Operation' => $operation,
-            'Edit' => S::object(['version' => S::whole(), 'label' => S::text(), 'operations' => S::listOf(S::ref('Operation'))]),
+            'Edit' => Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
         ];
     }
 
@@ -83,10 +87,10 @@ final class Components
     private static function refusals(): array
     {
         return [
-            'Refusal' => S::object(['message' => S::text()]),
-            'FieldErrors' => S::object(['message' => S::text(), 'errors' => ['type' => 'object', 'additionalProperties' => S::listOf(S::text())]]),
-            'PlanRefusal' => S::object(['message' => S::text(), 'problems' => S::listOf(S::object(['place' => S::text(), 'message' => S::text()]))]),
-            'Stale' => S::object(['message' => S::text(), 'version' => S::whole(), 'since' => S::listOf(S::object(['version' => S::whole(), 'label' => S::text(), 'by' => S::text()]))]),
+            'Refusal' => Schema::object(['message' => Schema::text()]),
+            'FieldErrors' => Schema::object(['message' => Schema::text(), 'errors' => ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::text())]]),
+            'PlanRefusal' => Schema::object(['message' => Schema::text(), 'problems' => Schema::listOf(Schema::object(['place' => Schema::text(), 'message' => Schema::text()]))]),
+            'Stale' => Schema::object(['message' => Schema::text(), 'version' => Schema::whole(), 'since' => Schema::listOf(Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'by' => Schema::text()]))]),
         ];
     }
 
@@ -94,23 +98,26 @@ final class Components
     private static function answers(): array
     {
         return [
-            'Session' => S::object(['user' => S::orNull(S::object(['name' => S::text(), 'email' => S::text()]))]),
-            'PlanMade' => S::object(['id' => S::text()]),
-            'PlanList' => S::object(['plans' => S::listOf(S::object([
-                'id' => S::text(), 'name' => S::text(), 'note' => S::text(), 'version' => S::whole(), 'nodes' => S::whole(), 'changedAt' => S::text(),
+            'Session' => Schema::object(['user' => Schema::orNull(Schema::object(['name' => Schema::text(), 'email' => Schema::text()]))]),
+            'PlanMade' => Schema::object(['id' => Schema::text()]),
+            'PlanList' => Schema::object(['plans' => Schema::listOf(Schema::object([
+                'id' => Schema::text(), 'name' => Schema::text(), 'note' => Schema::text(), 'version' => Schema::whole(), 'nodes' => Schema::whole(), 'changedAt' => Schema::text(),
             ]))]),
-            'History' => S::object(['edits' => S::listOf(S::object([
-                'version' => S::whole(), 'label' => S::text(), 'by' => S::text(), 'at' => S::text(), 'state' => S::oneOf('done', 'undone', 'gone'),
+            'History' => Schema::object(['edits' => Schema::listOf(Schema::object([
+                'version' => Schema::whole(), 'label' => Schema::text(), 'by' => Schema::text(), 'at' => Schema::text(), 'state' => Schema::oneOf('done', 'undone', 'gone'),
             ]))]),
-            'Proposal' => S::object([
-                'id' => S::text(),
-                'stage' => S::oneOf(...array_map(static fn (Stage $stage): string => $stage->value, Stage::cases())),
-                'at' => S::ref('Subject'), 'what' => S::text(), 'before' => S::orNull(S::text()), 'after' => S::text(), 'reason' => S::text(),
-                'operations' => S::listOf(S::ref('Operation')),
+            'Proposal' => Schema::object([
+                'id' => Schema::text(),
+                'stage' => Schema::oneOf(...array_map(static fn (Stage $stage): string => $stage->value, Stage::cases())),
+                'at' => Schema::ref('Subject'), 'what' => Schema::text(), 'before' => Schema::orNull(Schema::text()), 'after' => Schema::text(), 'reason' => Schema::text(),
+                'operations' => Schema::listOf(Schema::ref('Operation')),
             ]),
-            'Assignment' => S::object(['version' => S::whole(), 'proposals' => S::listOf(S::ref('Proposal'))]),
-            'WiringRow' => S::object(['module' => S::text(), 'terminal' => S::text(), 'pin' => S::text(), 'carries' => S::text(), 'level' => S::text(), 'note' => S::text()]),
-            'NodeSheet' => S::object(['wiring' => S::listOf(S::ref('WiringRow')), 'header' => S::text(), 'headerName' => S::text()]),
+            'Assignment' => Schema::object(['version' => Schema::whole(), 'proposals' => Schema::listOf(Schema::ref('Proposal'))]),
+            'WiringRow' => Schema::object(['module' => Schema::text(), 'terminal' => Schema::text(), 'pin' => Schema::text(), 'carries' => Schema::text(), 'level' => Schema::text(), 'note' => Schema::text()]),
+            'NodeSheet' => Schema::object([
+                'wiring' => Schema::listOf(Schema::ref('WiringRow')), 'header' => Schema::orNull(Schema::text()), 'headerName' => Schema::text(),
+                'artefacts' => Schema::listOf(Schema::object(['key' => Schema::text(), 'title' => Schema::text(), 'fileName' => Schema::text(), 'content' => Schema::text()])),
+            ]),
         ];
     }
 
@@ -121,88 +128,82 @@ final class Components
         $segments = array_map(static fn (SegmentKind $kind): string => $kind->value, SegmentKind::cases());
 
         return [
-            'Subject' => S::object(['kind' => S::text(), 'id' => S::text(), 'field' => S::orNull(S::text()), 'where' => S::text()]),
-            'Fix' => S::object(['label' => S::text(), 'operations' => S::listOf(S::ref('Operation'))]),
-            'Finding' => S::object([
-                'id' => S::text(), 'rule' => S::text(), 'severity' => S::oneOf(...$severities), 'title' => S::text(), 'at' => S::ref('Subject'),
-                'numbers' => S::anyObject(), 'detail' => S::text(), 'remedy' => S::text(), 'fix' => S::orNull(S::ref('Fix')), 'about' => S::listOf(S::text()),
+            'Subject' => Schema::object(['kind' => Schema::text(), 'id' => Schema::text(), 'field' => Schema::orNull(Schema::text()), 'where' => Schema::text()]),
+            'Fix' => Schema::object(['label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
+            'Finding' => Schema::object([
+                'id' => Schema::text(), 'rule' => Schema::text(), 'severity' => Schema::oneOf(...$severities), 'title' => Schema::text(), 'at' => Schema::ref('Subject'),
+                'numbers' => Schema::anyObject(), 'detail' => Schema::text(), 'remedy' => Schema::text(), 'fix' => Schema::orNull(Schema::ref('Fix')), 'about' => Schema::listOf(Schema::text()),
             ]),
-            'LineMapPost' => S::object(['nodeId' => S::text(), 'placeId' => S::orNull(S::text())]),
-            'LineMapLine' => S::object([
-                'linkId' => S::text(), 'form' => S::ref('LineForm'), 'medium' => S::text(),
-                'stops' => S::listOf(S::object(['endpointId' => S::text(), 'nodeId' => S::text(), 'mark' => S::orNull(S::text())])),
+            'LineMapPost' => Schema::object(['nodeId' => Schema::text(), 'placeId' => Schema::orNull(Schema::text())]),
+            'LineMapLine' => Schema::object([
+                'linkId' => Schema::text(), 'form' => Schema::ref('LineForm'), 'mediumKey' => Schema::text(), 'medium' => Schema::text(),
+                'stops' => Schema::listOf(Schema::object(['endpointId' => Schema::text(), 'nodeId' => Schema::text(), 'mark' => Schema::orNull(Schema::text())])),
             ]),
-            'LineForm' => S::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),
-            'LineMap' => S::object(['posts' => S::listOf(S::ref('LineMapPost')), 'lines' => S::listOf(S::ref('LineMapLine'))]),
-            'TimeSegment' => S::object(['kind' => S::oneOf(...$segments), 'label' => S::text(), 'best' => S::text(), 'typical' => S::text(), 'worst' => S::text(), 'share' => S::number()]),
-            'RouteView' => S::object([
-                'routeId' => S::text(), 'name' => S::text(), 'arrives' => S::flag(),
-                'hops' => S::listOf(S::object(['linkId' => S::text(), 'fromId' => S::text(), 'toId' => S::text(), 'code' => S::orNull(S::text()), 'address' => S::orNull(S::text())])),
-                'time' => S::orNull(S::object(['best' => S::text(), 'typical' => S::text(), 'worst' => S::text(), 'segments' => S::listOf(S::ref('TimeSegment'))])),
+            'LineForm' => Schema::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),
+            'LineMap' => Schema::object(['posts' => Schema::listOf(Schema::ref('LineMapPost')), 'lines' => Schema::listOf(Schema::ref('LineMapLine'))]),
+            'TimeSegment' => Schema::object(['kind' => Schema::oneOf(...$segments), 'label' => Schema::text(), 'best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'share' => Schema::number()]),
+            'RouteView' => Schema::object([
+                'routeId' => Schema::text(), 'name' => Schema::text(), 'arrives' => Schema::flag(),
+                'hops' => Schema::listOf(Schema::object(['linkId' => Schema::text(), 'fromId' => Schema::text(), 'toId' => Schema::text(), 'code' => Schema::orNull(Schema::text()), 'address' => Schema::orNull(Schema::text())])),
+                'time' => Schema::orNull(Schema::object(['best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'segments' => Schema::listOf(Schema::ref('TimeSegment'))])),
             ]),
-            'PinTable' => S::object([
-                'nodeId' => S::text(),
-                'pins' => S::listOf(S::object([
-                    'name' => S::text(), 'can' => S::listOf(S::text()), 'inputOnly' => S::flag(), 'console' => S::flag(), 'strap' => S::orNull(S::text()), 'led' => S::flag(), 'note' => S::text(),
-                    'uses' => S::listOf(S::object(['useId' => S::text(), 'moduleId' => S::text(), 'what' => S::text(), 'pinned' => S::flag()])),
+            'PinTable' => Schema::object([
+                'nodeId' => Schema::text(),
+                'pins' => Schema::listOf(Schema::object([
+                    'name' => Schema::text(), 'can' => Schema::listOf(Schema::text()), 'inputOnly' => Schema::flag(), 'console' => Schema::flag(), 'strap' => Schema::orNull(Schema::text()), 'led' => Schema::flag(), 'note' => Schema::text(),
+                    'uses' => Schema::listOf(Schema::object(['useId' => Schema::text(), 'moduleId' => Schema::text(), 'what' => Schema::text(), 'pinned' => Schema::flag()])),
                 ])),
-                'unwired' => S::listOf(S::object(['moduleId' => S::text(), 'terminal' => S::text(), 'what' => S::text()])),
+                'unwired' => Schema::listOf(Schema::object(['moduleId' => Schema::text(), 'terminal' => Schema::text(), 'what' => Schema::text()])),
             ]),
-            'Panel' => S::object(['linkId' => S::text(), 'figures' => S::ref('PacketPanel')]),
-            'Workspace' => S::object([
-                'version' => S::whole(), 'document' => S::ref('PlanDocument'), 'findings' => S::listOf(S::ref('Finding')), 'lineMap' => S::ref('LineMap'),
-                'routes' => S::listOf(S::ref('RouteView')), 'panels' => S::listOf(S::ref('Panel')), 'pinTables' => S::listOf(S::ref('PinTable')),
-                'history' => S::object(['undo' => S::orNull(S::text()), 'redo' => S::orNull(S::text())]),
+            'Workspace' => Schema::object([
+                'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
+                'routes' => Schema::listOf(Schema::ref('RouteView')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
+                'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
             ]),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function packetPanel(): array
+    /**
+     * One shape of panel a medium, told apart by the medium's key.
+     *
+     * @return array<string, mixed>
+     */
+    private static function panels(Media $media): array
     {
-        $stretch = ['from' => S::whole(), 'to' => S::whole()];
+        $panels = [];
+        foreach ($media->all() as $medium) {
+            if ($medium instanceof DrawsPanel) {
+                $name = str_replace(' ', '', ucwords(str_replace('-', ' ', $medium->key()))).'Panel';
+                $panels[$name] = Schema::object([
+                    'linkId' => Schema::text(),
+                    'medium' => Schema::oneOf($medium->key()),
+                    'figures' => $medium->panelSchema(),
+                ]);
+            }
+        }
 
-        return ['PacketPanel' => S::object([
-            'channels' => S::object($stretch),
-            'legal' => S::orNull(S::object([...$stretch, 'fromMhz' => S::number(), 'toMhz' => S::number(), 'rule' => S::text(), 'asOf' => S::text(), 'region' => S::text()])),
-            'wifi' => S::listOf(S::object(['channel' => S::whole(), ...$stretch])),
-            'here' => S::orNull(S::whole()),
-            'freqMhz' => S::orNull(S::whole()),
-            'others' => S::listOf(S::object(['name' => S::text(), 'channel' => S::whole()])),
-            'exchange' => S::object([
-                'parts' => S::listOf(S::object(['kind' => S::oneOf('turn', 'frame', 'acknowledge'), 'label' => S::text(), 'us' => S::number()])),
-                'totalUs' => S::number(), 'leastRetryDelayUs' => S::whole(), 'sensitivityDbm' => S::number(),
-            ]),
-            'ends' => S::listOf(S::object([
-                'endpointId' => S::text(), 'disagrees' => S::listOf(S::text()), 'sender' => S::orNull(S::whole()),
-                'sendsTo' => S::listOf(S::object(['node' => S::text(), 'address' => S::orNull(S::text()), 'pipe' => S::orNull(S::whole())])),
-            ])),
-        ])];
+        return ['Panel' => ['oneOf' => array_map(Schema::ref(...), array_keys($panels))], ...$panels];
     }
 
     /** @return array<string, mixed> */
     private static function catalogue(): array
     {
         return [
-            'Board' => S::object([
-                'key' => S::text(), 'name' => S::text(), 'logicV' => S::number(), 'pins' => S::listOf(S::text()), 'basis' => S::text(),
-                'rails' => S::listOf(S::object(['supply' => S::text(), 'name' => S::text(), 'volts' => S::number(), 'limitMa' => S::number()])),
+            'Board' => Schema::object([
+                'key' => Schema::text(), 'name' => Schema::text(), 'media' => Schema::listOf(Schema::text()), 'logicV' => Schema::number(), 'pins' => Schema::listOf(Schema::text()), 'basis' => Schema::text(),
+                'rails' => Schema::listOf(Schema::object(['supply' => Schema::text(), 'name' => Schema::text(), 'volts' => Schema::number(), 'limitMa' => Schema::number()])),
             ]),
-            'ModuleClass' => S::object([
-                'key' => S::text(), 'name' => S::text(), 'group' => S::oneOf(...array_map(static fn (ModuleGroup $group): string => $group->value, ModuleGroup::cases())),
-                'medium' => S::orNull(S::text()), 'carries' => S::orNull(S::text()), 'peakMa' => S::number(), 'advice' => S::text(), 'basis' => S::text(),
-                'terminals' => S::listOf(S::object(['name' => S::text(), 'needs' => S::text(), 'carries' => S::orNull(S::text()), 'doc' => S::text()])),
+            'ModuleClass' => Schema::object([
+                'key' => Schema::text(), 'name' => Schema::text(), 'group' => Schema::oneOf(...array_map(static fn (ModuleGroup $group): string => $group->value, ModuleGroup::cases())),
+                'medium' => Schema::orNull(Schema::text()), 'carries' => Schema::orNull(Schema::text()), 'role' => Schema::orNull(Schema::text()), 'peakMa' => Schema::number(), 'advice' => Schema::text(), 'basis' => Schema::text(),
+                'terminals' => Schema::listOf(Schema::object(['name' => Schema::text(), 'needs' => Schema::text(), 'carries' => Schema::orNull(Schema::text()), 'doc' => Schema::text()])),
             ]),
-            'Region' => S::object(['key' => S::text(), 'name' => S::text(), 'mainsV' => S::number(), 'asOf' => S::text(), 'wifi' => S::listOf(S::whole())]),
-            'SettingField' => S::object([
-                'name' => S::text(), 'title' => S::text(), 'kind' => S::oneOf('choice', 'whole', 'flag', 'text'),
-                'choices' => S::listOf(['type' => ['integer', 'string']]), 'lowest' => S::orNull(S::whole()), 'highest' => S::orNull(S::whole()),
-                'nullable' => S::flag(), 'unit' => S::orNull(S::text()), 'doc' => S::text(),
-            ]),
-            'Medium' => S::object(['key' => S::text(), 'name' => S::text(), 'form' => S::ref('LineForm'), 'linkSettings' => S::listOf(S::ref('SettingField')), 'endpointSettings' => S::listOf(S::ref('SettingField'))]),
-            'Catalogue' => S::object([
-                'boards' => S::listOf(S::ref('Board')), 'modules' => S::listOf(S::ref('ModuleClass')), 'regions' => S::listOf(S::ref('Region')), 'media' => S::listOf(S::ref('Medium')),
-                'actions' => S::listOf(S::object(['control' => S::text(), 'actions' => S::listOf(S::text())])),
+            'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
+            'SettingField' => SettingFields::schema(),
+            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
+            'Catalogue' => Schema::object([
+                'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
+                ...KindsView::schema(),
             ]),
         ];
     }

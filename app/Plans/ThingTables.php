@@ -7,6 +7,7 @@ namespace App\Plans;
 use Illuminate\Support\Str;
 use Rundfunk\Plan\Shape\FlagType;
 use Rundfunk\Plan\Shape\ListType;
+use Rundfunk\Plan\Shape\NumberType;
 use Rundfunk\Plan\Shape\SettingsType;
 use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\Shape\WholeType;
@@ -44,6 +45,7 @@ final readonly class ThingTables
             $values[$name] = match (true) {
                 $value === null => null,
                 $field->type instanceof FlagType => (bool) $value,
+                $field->type instanceof NumberType => is_numeric($value) ? (float) $value : null,
                 $field->type instanceof WholeType => is_numeric($value) ? (int) $value : null,
                 $field->type instanceof SettingsType, $field->type instanceof ListType => is_string($value) ? json_decode($value, true, 8, JSON_THROW_ON_ERROR) : [],
                 default => $value,

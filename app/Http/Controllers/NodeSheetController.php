@@ -11,10 +11,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\CNames;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\Artefact;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
@@ -37,8 +39,11 @@ final class NodeSheetController
 
         return new JsonResponse([
             'wiring' => WiringTable::of($loaded, $found, $this->knowledge->catalogue)->rows,
-            'header' => $header->write($loaded, $found),
+            'header' => $found->kind->isBought() ? null : $header->write($loaded, $found),
             'headerName' => $header->fileName($found),
+            'artefacts' => array_map(static fn (Artefact $one): array => [
+                'key' => $one->key, 'title' => $one->title, 'fileName' => $one->fileName, 'content' => $one->content,
+            ], Artefacts::of($loaded, $found, $this->knowledge->media)),
         ]);
     }
 
@@ -53,6 +58,19 @@ final class NodeSheetController
         $header = new CHeader($this->knowledge);
 
         return Download::of($header->write($loaded, $found), 'text/x-c', $header->fileName($found));
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/artefacts/{artefact}', operationId: 'nodeArtefact', summary: 'A file that a link has for a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'artefact', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'The file', content: new OA\MediaType(mediaType: 'text/plain', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan, node or file of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+    ])]
+    public function artefact(Request $request, string $plan, string $node, string $artefact): Response
+    {
+        [$loaded, $found] = $this->find($request, $plan, $node);
+        $made = Artefacts::named($loaded, $found, $this->knowledge->media, $artefact);
+
+        return Download::of($made->content, $made->type, $made->fileName);
     }
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/wiring.csv', operationId: 'nodeWiring', summary: 'The wiring table of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [

@@ -10,7 +10,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-/** Which of a node's radios an end of a link uses. */
+/** Which of a node's radios, modems or other parts an end of a link uses. */
 final readonly class AttachmentStep implements Step
 {
     public function stage(): Stage
@@ -32,16 +32,18 @@ final readonly class AttachmentStep implements Step
             }
             $link = $plan->link($endpoint->linkId);
             $node = $plan->node($endpoint->nodeId);
+            $part = $knowledge->media->named($link->medium)->part();
             foreach ($plan->modulesOf($node) as $module) {
-                if (! isset($taken[$module->id]) && $knowledge->catalogue->classOf($module)->medium === $link->medium) {
+                $class = $knowledge->catalogue->classOf($module);
+                if (! isset($taken[$module->id]) && $class->medium === $link->medium && $class->serves($endpoint->role)) {
                     $taken[$module->id] = true;
                     yield new Proposal(
                         $this->stage(),
                         Subject::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
-                        "Radio of {$node->name} on {$link->name}",
+                        ucfirst($part)." of {$node->name} on {$link->name}",
                         null,
                         $module->name,
-                        'The first transceiver of the right kind that no other link uses.',
+                        "The first {$part} of the right kind that no other link uses.",
                         [Operation::change(ThingKind::Endpoint, $endpoint->id, ['moduleId' => $module->id])],
                     );
                     break;

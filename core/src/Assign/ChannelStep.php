@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Assign;
 
 use Rundfunk\Catalogue\Catalogue;
-use Rundfunk\Catalogue\ModuleClass;
-use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
@@ -28,14 +26,17 @@ final readonly class ChannelStep implements Step
         foreach ($plan->nodes() as $node) {
             $taken = [];
             $homeless = [];
-            $things = [...$plan->outputsOf($node), ...$plan->controlsOf($node)];
+            $things = array_values(array_filter(
+                [...$plan->outputsOf($node), ...$plan->controlsOf($node)],
+                static fn (Control|Output $thing): bool => $thing->kind->isWired() && ! $node->kind->isBought(),
+            ));
             usort($things, static fn (Control|Output $a, Control|Output $b): int => $b->pinned <=> $a->pinned);
             foreach ($things as $thing) {
                 $channel = self::channelOf($thing);
                 $module = $thing->moduleId === null ? null : $plan->module($thing->moduleId);
                 $terminal = $module === null || $channel === null ? null : $knowledge->catalogue->classOf($module)->terminal($channel);
-                $free = $module !== null && ! isset($taken[$module->id.' '.$channel]);
-                $stays = $terminal !== null && $module->nodeId === $node->id && $free && self::takes($terminal, $thing, $knowledge->catalogue->classOf($module));
+                $free = $module !== null && ($terminal?->shared === true || ! isset($taken[$module->id.' '.$channel]));
+                $stays = $terminal !== null && $module->nodeId === $node->id && $free && $knowledge->catalogue->classOf($module)->takes($terminal, $thing);
                 if ($thing->pinned || $stays) {
                     $taken[$thing->moduleId.' '.$channel] = true;
                 } else {
@@ -58,7 +59,7 @@ final readonly class ChannelStep implements Step
             $class = $catalogue->classOf($module);
             foreach ($class->channels() as $terminal) {
                 $place = $module->id.' '.$terminal->name;
-                if (isset($taken[$place]) || ! self::takes($terminal, $thing, $class)) {
+                if ((isset($taken[$place]) && ! $terminal->shared) || ! $class->takes($terminal, $thing)) {
                     continue;
                 }
                 $taken[$place] = true;
@@ -77,13 +78,6 @@ final readonly class ChannelStep implements Step
                 return;
             }
         }
-    }
-
-    private static function takes(Terminal $terminal, Control|Output $thing, ModuleClass $class): bool
-    {
-        return $thing instanceof Control
-            ? $terminal->takes($thing->kind)
-            : $terminal->carries === 'output' && $class->carries === $thing->kind->value;
     }
 
     private static function channelOf(Control|Output $thing): ?string

@@ -7,6 +7,7 @@ namespace Rundfunk\Assign;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -23,6 +24,11 @@ final readonly class CodeStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->links() as $link) {
+            $medium = $knowledge->media->named($link->medium);
+            if (! $medium instanceof HandsOutCodes) {
+                continue;
+            }
+            $range = $medium->codes();
             $hops = $plan->hopsOver($link);
             $onLink = Codes::used($hops);
             $atReceiver = [];
@@ -34,10 +40,10 @@ final readonly class CodeStep implements Step
                 if ($hop->pinned || isset($keepers[$hop->id])) {
                     continue;
                 }
-                $code = Codes::lowest($onLink);
+                $code = $range->lowestFree($onLink);
                 $reason = "The lowest code that nothing on {$link->name} uses.";
                 if ($code === null) {
-                    $code = Codes::lowest($atReceiver[$hop->toId] ?? []);
+                    $code = $range->lowestFree($atReceiver[$hop->toId] ?? []);
                     $reason = "All codes of {$link->name} are taken; this is the lowest that its receiver does not use.";
                 }
                 if ($code === null) {

@@ -7,6 +7,7 @@ namespace Rundfunk\Build;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\FramesMessages;
+use Rundfunk\Medium\WritesC;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
@@ -89,6 +90,9 @@ final readonly class CHeader
             $lines[] = rtrim('#define '.$names->name("{$prefix}_{$define->name}")." {$define->value} ".self::note($define->comment));
         }
         $lines = [...$lines, '', ...self::codes($plan, $endpoint, $prefix, $names)];
+        if ($medium instanceof WritesC) {
+            $lines = [...$lines, ...$medium->cLines($plan, $endpoint, $prefix)];
+        }
         if ($medium instanceof FramesMessages) {
             $lines = [...$lines, ...(new CFrame($medium->layout($link), $prefix))->lines()];
         }

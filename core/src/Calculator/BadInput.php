@@ -24,6 +24,16 @@ final class BadInput extends RuntimeException
         return new self("{$name} must be a whole number, not \"{$text}\".");
     }
 
+    public static function notANumber(string $name, string $text): self
+    {
+        return new self("{$name} must be a number, not \"{$text}\".");
+    }
+
+    public static function notAFlag(string $name, string $text): self
+    {
+        return new self("{$name} must be 0 or 1, not \"{$text}\".");
+    }
+
     /** @param  list<string>  $names */
     public static function noCalculator(string $name, array $names): self
     {

@@ -28,7 +28,7 @@ interface Calculator
     public function outputs(): array;
 
     /**
-     * @return array<string, bool|float|int|string|list<string>> by output name
+     * @return array<string, bool|float|int|string|list<float|int|string>|null> by output name
      *
      * @throws OutOfRange
      */

@@ -20,6 +20,10 @@ final readonly class Calculators
             new PacketRetryDelay,
             new PacketFrequency,
             new PacketAddressQuality,
+            new IrEncode,
+            new IrDecode,
+            new IrReachDistance,
+            new LedResistorValue,
         ] as $calculator) {
             $byName[$calculator->name()] = $calculator;
         }
@@ -40,7 +44,7 @@ final readonly class Calculators
 
     /**
      * @param  array<string, string>  $given
-     * @return array<string, bool|float|int|string|list<string>>
+     * @return array<string, bool|float|int|string|list<float|int|string>|null>
      */
     public function calculate(string $name, array $given): array
     {

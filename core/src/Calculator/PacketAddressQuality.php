@@ -35,7 +35,7 @@ final readonly class PacketAddressQuality implements Calculator
 
     public function inputs(): array
     {
-        return [Quantity::text('address', '3 to 5 bytes in hexadecimal, most significant first.')];
+        return [Quantity::text('address', '3 to 5 bytes in hexadecimal, most significant first.')->example('C2F19A4701')];
     }
 
     public function outputs(): array

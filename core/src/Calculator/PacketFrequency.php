@@ -35,7 +35,7 @@ final readonly class PacketFrequency implements Calculator
 
     public function inputs(): array
     {
-        return [Quantity::whole('channel', null, 'Channel, 0 to 125.')];
+        return [Quantity::whole('channel', null, 'Channel, 0 to 125.')->example('76')];
     }
 
     public function outputs(): array

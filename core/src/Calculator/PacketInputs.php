@@ -15,10 +15,10 @@ final readonly class PacketInputs
     public static function air(string $payload): array
     {
         return [
-            Quantity::whole('rate_kbps', 'kbit/s', 'Data rate: 250, 1000 or 2000.'),
-            Quantity::whole('address_bytes', 'bytes', 'Length of addresses, 3 to 5.'),
-            Quantity::whole($payload, 'bytes', 'Length of what is carried, 0 to 32.'),
-            Quantity::whole('crc_bytes', 'bytes', 'Length of the check sum, 0 to 2.'),
+            Quantity::choice('rate_kbps', ['250', '1000', '2000'], 'Data rate.', 'kbit/s')->example('250'),
+            Quantity::whole('address_bytes', 'bytes', 'Length of addresses, 3 to 5.')->example('5'),
+            Quantity::whole($payload, 'bytes', 'Length of what is carried, 0 to 32.')->example('8'),
+            Quantity::whole('crc_bytes', 'bytes', 'Length of the check sum, 0 to 2.')->example('2'),
         ];
     }
 

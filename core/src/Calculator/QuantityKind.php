@@ -9,6 +9,8 @@ enum QuantityKind: string
     case Whole = 'whole';
     case Number = 'number';
     case Text = 'text';
+    case Choice = 'choice';
     case Flag = 'flag';
     case Texts = 'texts';
+    case Numbers = 'numbers';
 }

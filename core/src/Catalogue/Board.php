@@ -14,6 +14,7 @@ final readonly class Board
     /**
      * @param  array<string, BoardPin>  $pins  by name, in the order they are marked
      * @param  list<Rail>  $rails
+     * @param  list<string>  $media  media for which it needs no module
      */
     public function __construct(
         public string $key,
@@ -25,6 +26,7 @@ final readonly class Board
         public array $rails,
         public array $pins,
         public string $basis,
+        public array $media = [],
     ) {
     }
 
@@ -46,7 +48,14 @@ final readonly class Board
             array_map(Rail::from(...), $values->each('rails')),
             $pins,
             $values->text('basis'),
+            $values->texts('media'),
         );
+    }
+
+    /** It is on such a link without a module. */
+    public function carries(string $medium): bool
+    {
+        return in_array($medium, $this->media, true);
     }
 
     public function pin(string $name): ?BoardPin

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Rundfunk\Catalogue;
 
 use LogicException;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Values;
 
 /** A class of module: what it needs and what it carries. */
@@ -14,6 +18,8 @@ final readonly class ModuleClass
      * @param  array<string, Terminal>  $terminals  by name
      * @param  array<string, string>  $supplyTerminals  name → "supply", "ground", "logic" or "5V"
      * @param  string|null  $medium  the medium it is a radio or transceiver for
+     * @param  Role|null  $role  what it can do on that medium; null when both
+     * @param  array<string, bool|float|int|string|null>  $figures  what its medium wants to know of it besides
      * @param  string|null  $carries  the kind of control or output on its channels
      * @param  float|null  $givesMa  what it can supply to other modules, milliamperes
      */
@@ -36,6 +42,8 @@ final readonly class ModuleClass
         public array $supplyTerminals,
         public string $advice,
         public string $basis,
+        public ?Role $role = null,
+        public array $figures = [],
     ) {
     }
 
@@ -71,6 +79,8 @@ final readonly class ModuleClass
             $supplies,
             $values->text('advice'),
             $values->text('basis'),
+            $values->choiceOrNull('role', Role::class),
+            $values->settings('figures'),
         );
     }
 
@@ -83,6 +93,26 @@ final readonly class ModuleClass
     public function channels(): array
     {
         return array_values(array_filter($this->terminals, static fn (Terminal $terminal): bool => $terminal->carries !== null));
+    }
+
+    /** Whether a control or output can sit on one of its terminals. */
+    public function takes(Terminal $terminal, Control|Output $thing): bool
+    {
+        if ($thing instanceof Output) {
+            return $terminal->carries === 'output' && $this->carries === $thing->kind->value;
+        }
+        if ($terminal->carries !== 'control' || ! $thing->kind->isWired()) {
+            return false;
+        }
+
+        return ($thing->kind === ControlKind::Reading) === ($this->carries === 'reading')
+            && ($thing->kind === ControlKind::Reading || ($thing->kind === ControlKind::Axis) === ($terminal->needs === 'analogue'));
+    }
+
+    /** It can serve an end of such a role on its medium. */
+    public function serves(Role $role): bool
+    {
+        return $this->role === null || $this->role === $role;
     }
 
     public function amplified(): bool

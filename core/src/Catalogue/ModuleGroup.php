@@ -7,6 +7,10 @@ namespace Rundfunk\Catalogue;
 enum ModuleGroup: string
 {
     case Radio = 'radio';
+    case Infrared = 'infrared';
+    case Modem = 'modem';
+    case Network = 'network';
+    case Sensor = 'sensor';
     case Supply = 'supply';
     case Output = 'output';
     case Control = 'control';

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Shape\Values;
 
 /** One signal terminal of a module. */
@@ -13,6 +12,7 @@ final readonly class Terminal
     /**
      * @param  string  $needs  what the pin must be able to do: "digital-out", "analogue", "spi.sck"
      * @param  string|null  $carries  "control" or "output": such a terminal needs a pin only when one is on it
+     * @param  bool  $shared  several controls may be on it, as the readings of one sensor
      */
     public function __construct(
         public string $name,
@@ -21,6 +21,7 @@ final readonly class Terminal
         public ?string $carries,
         public ?Pull $pulls,
         public string $doc,
+        public bool $shared = false,
     ) {
     }
 
@@ -33,17 +34,12 @@ final readonly class Terminal
             $values->textOrNull('carries'),
             $values->choiceOrNull('pulls', Pull::class),
             $values->text('doc'),
+            $values->has('shared'),
         );
     }
 
     public function onBus(): bool
     {
         return str_contains($this->needs, '.');
-    }
-
-    /** Whether a control of this kind can sit here. */
-    public function takes(ControlKind $kind): bool
-    {
-        return $this->carries === 'control' && ($kind === ControlKind::Axis) === ($this->needs === 'analogue');
     }
 }

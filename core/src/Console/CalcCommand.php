@@ -77,20 +77,21 @@ final class CalcCommand extends Command
     private static function listed(Calculators $calculators): string
     {
         return implode("\n", array_map(
-            static fn (Calculator $calculator): string => str_pad($calculator->name(), 24).' '.implode(' ', array_map(static fn (Quantity $input): string => $input->name, $calculator->inputs()))."\n".str_repeat(' ', 25).$calculator->title(),
+            static fn (Calculator $calculator): string => str_pad($calculator->name(), 24).' '.implode(' ', array_map(static fn (Quantity $input): string => $input->required ? $input->name : "[{$input->name}]", $calculator->inputs()))."\n".str_repeat(' ', 25).$calculator->title(),
             $calculators->all(),
         ));
     }
 
-    /** @param  array<string, bool|float|int|string|list<string>>  $result */
+    /** @param  array<string, bool|float|int|string|list<float|int|string>|null>  $result */
     private static function printed(Calculator $calculator, array $result): string
     {
         $lines = [];
         foreach ($calculator->outputs() as $quantity) {
             $value = $result[$quantity->name];
             $text = match (true) {
+                $value === null => 'none',
                 is_bool($value) => $value ? 'yes' : 'no',
-                is_array($value) => $value === [] ? 'none' : implode('; ', $value),
+                is_array($value) => $value === [] ? 'none' : implode(is_string($value[0]) ? '; ' : ' ', $value),
                 default => (string) $value,
             };
             $lines[] = trim("{$quantity->name} = {$text} {$quantity->unit}");

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Console;
 
+use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Calculator\BadInput;
 use Rundfunk\Knowledge;
 use Rundfunk\OutOfRange;
@@ -40,7 +41,7 @@ final readonly class Desk
             foreach ($refused->problems as $problem) {
                 $errors->writeln("{$problem->place} {$problem->message}", OutputInterface::OUTPUT_RAW);
             }
-        } catch (BadInput|OutOfRange|NotInPlan|BadCommand|ConsoleException $error) {
+        } catch (BadInput|OutOfRange|NotInPlan|NoSuchArtefact|BadCommand|ConsoleException $error) {
             $errors->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Console;
 
+use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Knowledge;
@@ -25,17 +26,19 @@ final class ExportCommand extends Command
         $this->setDescription("Prints what a node's builder needs")
             ->addArgument('plan', InputArgument::REQUIRED, 'A plan file')
             ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id")
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header or wiring-csv');
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $format = Options::choice($input, 'format', ['c-header', 'wiring-csv']);
+        $format = Options::text($input, 'format');
         $plan = PlanFile::read(Options::argument($input, 'plan'), $this->knowledge);
         $node = $plan->node(Options::text($input, 'node'));
-        $output->write($format === 'c-header'
-            ? (new CHeader($this->knowledge))->write($plan, $node)
-            : WiringTable::of($plan, $node, $this->knowledge->catalogue)->csv(), false, OutputInterface::OUTPUT_RAW);
+        $output->write(match ($format) {
+            'c-header' => (new CHeader($this->knowledge))->write($plan, $node),
+            'wiring-csv' => WiringTable::of($plan, $node, $this->knowledge->catalogue)->csv(),
+            default => Artefacts::named($plan, $node, $this->knowledge->media, $format)->content,
+        }, false, OutputInterface::OUTPUT_RAW);
 
         return 0;
     }

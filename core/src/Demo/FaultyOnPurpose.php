@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo;
 
+use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -24,6 +25,7 @@ final readonly class FaultyOnPurpose
         self::air($sketch);
         self::addresses($sketch);
         self::routes($sketch);
+        InfraredFaults::add($sketch);
 
         return $sketch->plan();
     }

@@ -6,13 +6,14 @@ namespace Rundfunk\Demo;
 
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 
-/** The demo: the radio part of an invented smallholding. Every name and number in it is made up. */
+/** The demo: an invented smallholding, as far as its links are built. Every name and number in it is made up. */
 final readonly class LindenHollow
 {
     public static function plan(Knowledge $knowledge): Plan
@@ -21,6 +22,7 @@ final readonly class LindenHollow
         self::nodes($sketch);
         self::links($sketch);
         self::routes($sketch);
+        self::greenhouse($sketch);
 
         return $sketch->assigned();
     }
@@ -105,5 +107,36 @@ final readonly class LindenHollow
             ->route('bench-2', Action::Off, 'fan')
             ->route('bench-2', Action::Off, 'mat')
             ->route('shed-1', Action::Toggle, 'shed-lamp');
+    }
+
+    /** An air heater that was there already, worked by its own remote and by ours. */
+    private static function greenhouse(Sketch $sketch): void
+    {
+        $sketch
+            ->place('glass', 'Greenhouse')
+            ->node('glass-node', 'Greenhouse', NodeKind::Controller, 'glass', 'wifi-3v3-26io')
+            ->module('glass-radio', 'glass-node', 'packet-radio-plain', 'Radio')
+            ->module('glass-ir', 'glass-node', 'infrared-both', 'Infrared')
+            ->module('glass-relays', 'glass-node', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('glass-keys', 'glass-node', 'button-pad-2', 'Wall keys')
+            ->node('heater', 'Air heater', NodeKind::Fixture, 'glass', null)
+            ->node('heater-remote', 'Heater remote', NodeKind::Remote, 'glass', null)
+            ->join('handsets', 'glass-node', Role::Receives, 'glass-radio')
+            ->link('warm', 'Warm air', 'infrared')
+            ->join('warm', 'glass-node', Role::Both, 'glass-ir', ['distanceM' => 4])
+            ->join('warm', 'heater', Role::Receives)
+            ->join('warm', 'heater-remote', Role::Sends)
+            ->output('heat', 'heater', 'Heat', OutputKind::Function, load: '2 kW fan heater with its own thermostat', more: ['hazards' => ['heat', 'mains']])
+            ->output('glass-lamp', 'glass-node', 'Work lamp', load: '12 V lamp')
+            ->control('remote-sleep', 'heater-remote', 'Sleep', ControlKind::Key)
+            ->control('glass-1', 'glass-node', 'Heat on')
+            ->control('glass-2', 'glass-node', 'Heat off')
+            ->keyCode('heater-remote', 'Sleep', 'nec', 0x2D, 0x1A, control: 'remote-sleep')
+            ->keyCode('heater', 'Heat on', 'nec', 0x2D, 0x10, output: 'heat', action: Action::On)
+            ->keyCode('heater', 'Heat off', 'nec', 0x2D, 0x11, output: 'heat', action: Action::Off)
+            ->route('glass-1', Action::On, 'heat')
+            ->route('glass-2', Action::Off, 'heat')
+            ->route('a4', Action::Off, 'heat')
+            ->route('remote-sleep', Action::Toggle, 'glass-lamp');
     }
 }

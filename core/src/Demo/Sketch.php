@@ -60,7 +60,7 @@ final class Sketch
     }
 
     /**
-     * @param  array<string, bool|int|string|null>  $settings
+     * @param  array<string, bool|float|int|string|null>  $settings
      * @param  list<string>  $pinned
      */
     public function link(string $key, string $name, string $medium, array $settings = [], array $pinned = []): self
@@ -69,7 +69,7 @@ final class Sketch
     }
 
     /**
-     * @param  array<string, bool|int|string|null>  $settings
+     * @param  array<string, bool|float|int|string|null>  $settings
      * @param  list<string>  $deliberate
      */
     public function join(string $link, string $node, Role $role, ?string $module = null, array $settings = [], array $deliberate = []): self
@@ -85,19 +85,31 @@ final class Sketch
         return $this->put(ThingKind::Address, "{$link} {$node} {$pipe}", ['endpointId' => $this->id("{$link} {$node}"), 'pipe' => $pipe, 'value' => $value, 'pinned' => $pinned]);
     }
 
-    public function control(string $key, string $node, string $name, ControlKind $kind = ControlKind::Button, ?string $module = null, ?string $terminal = null): self
+    /** @param  array<string, bool|float|int|string|null>  $settings */
+    public function control(string $key, string $node, string $name, ControlKind $kind = ControlKind::Button, ?string $module = null, ?string $terminal = null, array $settings = []): self
     {
         return $this->put(ThingKind::Control, $key, [
             'nodeId' => $this->id($node), 'name' => $name, 'kind' => $kind->value,
-            'moduleId' => $module === null ? null : $this->id($module), 'terminal' => $terminal,
+            'moduleId' => $module === null ? null : $this->id($module), 'terminal' => $terminal, 'settings' => $settings,
         ]);
     }
 
-    public function output(string $key, string $node, string $name, OutputKind $kind = OutputKind::Relay, ?string $module = null, ?string $channel = null, string $load = ''): self
+    /** @param  array<string, mixed>  $more further fields: hazards, precedence, settings */
+    public function output(string $key, string $node, string $name, OutputKind $kind = OutputKind::Relay, ?string $module = null, ?string $channel = null, string $load = '', array $more = []): self
     {
         return $this->put(ThingKind::Output, $key, [
             'nodeId' => $this->id($node), 'name' => $name, 'kind' => $kind->value,
-            'moduleId' => $module === null ? null : $this->id($module), 'channel' => $channel, 'load' => $load,
+            'moduleId' => $module === null ? null : $this->id($module), 'channel' => $channel, 'load' => $load, ...$more,
+        ]);
+    }
+
+    /** @param  array<string, int|string|null>  $more further fields: timings, format, number, carrierHz */
+    public function keyCode(string $node, string $name, string $protocol, ?int $address = null, ?int $command = null, ?string $control = null, ?string $output = null, ?Action $action = null, array $more = []): self
+    {
+        return $this->put(ThingKind::KeyCode, "{$node} code {$name}", [
+            'nodeId' => $this->id($node), 'name' => $name, 'protocol' => $protocol, 'address' => $address, 'command' => $command,
+            'controlId' => $control === null ? null : $this->id($control), 'outputId' => $output === null ? null : $this->id($output),
+            'action' => $action?->value, ...$more,
         ]);
     }
 

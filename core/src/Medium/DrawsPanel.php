@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Rundfunk\Medium;
 
 use Rundfunk\Knowledge;
+use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 
 interface DrawsPanel
 {
+    /** @return array<string, mixed> JSON Schema of what {@see panel} gives */
+    public function panelSchema(): array;
+
     /** @return array<string, mixed> the figures of the medium's instrument panel */
     public function panel(Plan $plan, Link $link, Knowledge $knowledge): array;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 
 /** The media this program knows. A new one is one line in standard(). */
@@ -18,6 +19,7 @@ final readonly class Media
     {
         return self::of(
             new PacketRadio,
+            new Infrared,
         );
     }
 

@@ -18,6 +18,9 @@ interface Medium
     /** As people name it. */
     public function name(): string;
 
+    /** What a node needs to be on it, in a word: "radio", "modem". */
+    public function part(): string;
+
     public function form(): LineForm;
 
     /** Settings that every endpoint of a link shares. */

@@ -11,13 +11,6 @@ use Rundfunk\Catalogue\Region;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Plan\Action;
-use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\FlagType;
-use Rundfunk\Plan\Shape\OneOfType;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\WholeType;
 
 /** The catalogue as screens offer it. */
 final readonly class CatalogueView
@@ -29,6 +22,7 @@ final readonly class CatalogueView
             'boards' => array_map(static fn (Board $board): array => [
                 'key' => $board->key,
                 'name' => $board->name,
+                'media' => $board->media,
                 'logicV' => $board->logicV,
                 'pins' => array_keys($board->pins),
                 'rails' => array_map(static fn (Rail $rail): array => ['supply' => $rail->supply->value, 'name' => $rail->name, 'volts' => $rail->volts, 'limitMa' => $rail->limitMa], $board->rails),
@@ -40,6 +34,7 @@ final readonly class CatalogueView
                 'group' => $class->group->value,
                 'medium' => $class->medium,
                 'carries' => $class->carries,
+                'role' => $class->role?->value,
                 'peakMa' => $class->peakMa,
                 'terminals' => array_map(static fn (Terminal $terminal): array => ['name' => $terminal->name, 'needs' => $terminal->needs, 'carries' => $terminal->carries, 'doc' => $terminal->doc], array_values($class->terminals)),
                 'advice' => $class->advice,
@@ -53,7 +48,7 @@ final readonly class CatalogueView
                 'wifi' => $region->wifi,
             ], array_values($knowledge->catalogue->regions)),
             'media' => array_map(self::medium(...), $knowledge->media->all()),
-            'actions' => self::actions(),
+            ...KindsView::all(),
         ];
     }
 
@@ -63,39 +58,10 @@ final readonly class CatalogueView
         return [
             'key' => $medium->key(),
             'name' => $medium->name(),
+            'part' => $medium->part(),
             'form' => $medium->form()->value,
-            'linkSettings' => self::fields($medium->linkSettings()),
-            'endpointSettings' => self::fields($medium->endpointSettings()),
+            'linkSettings' => SettingFields::of($medium->linkSettings()),
+            'endpointSettings' => SettingFields::of($medium->endpointSettings()),
         ];
-    }
-
-    /** @return list<array<string, mixed>> */
-    private static function fields(Shape $shape): array
-    {
-        return array_map(static fn (Field $field): array => [
-            'name' => $field->name,
-            'title' => $field->title ?? $field->name,
-            'kind' => match (true) {
-                $field->type instanceof OneOfType => 'choice',
-                $field->type instanceof WholeType => 'whole',
-                $field->type instanceof FlagType => 'flag',
-                default => 'text',
-            },
-            'choices' => $field->type instanceof OneOfType ? $field->type->choices : [],
-            'lowest' => $field->type instanceof WholeType ? $field->type->lowest : null,
-            'highest' => $field->type instanceof WholeType ? $field->type->highest : null,
-            'nullable' => $field->nullable,
-            'unit' => $field->unit,
-            'doc' => $field->doc,
-        ], array_values($shape->fields));
-    }
-
-    /** @return list<array{control: string, actions: list<string>}> */
-    private static function actions(): array
-    {
-        return array_map(static fn (ControlKind $kind): array => [
-            'control' => $kind->value,
-            'actions' => array_map(static fn (Action $action): string => $action->value, $kind->actions()),
-        ], ControlKind::cases());
     }
 }

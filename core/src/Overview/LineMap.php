@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Overview;
 
 use JsonSerializable;
-use Rundfunk\Medium\HasAddresses;
+use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
@@ -16,7 +16,7 @@ final readonly class LineMap implements JsonSerializable
 {
     /**
      * @param  list<array{nodeId: string, placeId: string|null}>  $posts  from left to right
-     * @param  list<array{linkId: string, form: string, medium: string, stops: list<array{endpointId: string, nodeId: string, mark: string|null}>}>  $lines  from top to bottom, stops from left to right
+     * @param  list<array{linkId: string, form: string, mediumKey: string, medium: string, stops: list<array{endpointId: string, nodeId: string, mark: string|null}>}>  $lines  from top to bottom, stops from left to right
      */
     private function __construct(public array $posts, public array $lines)
     {
@@ -34,11 +34,12 @@ final readonly class LineMap implements JsonSerializable
             $lines[] = [
                 'linkId' => $link->id,
                 'form' => $medium->form()->value,
+                'mediumKey' => $medium->key(),
                 'medium' => $medium->name(),
                 'stops' => array_map(static fn (Endpoint $end): array => [
                     'endpointId' => $end->id,
                     'nodeId' => $end->nodeId,
-                    'mark' => $medium instanceof HasAddresses ? $medium->mark($plan, $end) : null,
+                    'mark' => $medium instanceof MarksStops ? $medium->mark($plan, $end) : null,
                 ], $ends),
             ];
         }

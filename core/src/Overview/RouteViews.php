@@ -7,8 +7,11 @@ namespace Rundfunk\Overview;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\HasAddresses;
+use Rundfunk\Medium\Medium;
+use Rundfunk\Medium\SaysCommands;
 use Rundfunk\Path\Paths;
 use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
@@ -31,7 +34,7 @@ final readonly class RouteViews
                     'linkId' => $hop->linkId,
                     'fromId' => $hop->fromId,
                     'toId' => $hop->toId,
-                    'code' => $hop->code === null ? null : sprintf('0x%02X', $hop->code),
+                    'code' => self::code($plan, $hop, $medium),
                     'address' => $medium instanceof HasAddresses ? $medium->addressFor($plan, $hop)?->value : null,
                 ];
             }
@@ -46,6 +49,15 @@ final readonly class RouteViews
         }
 
         return $views;
+    }
+
+    private static function code(Plan $plan, Hop $hop, Medium $medium): ?string
+    {
+        return match (true) {
+            $medium instanceof SaysCommands => $medium->saying($plan, $hop),
+            $hop->code === null => null,
+            default => sprintf('0x%02X', $hop->code),
+        };
     }
 
     /** @return array<string, mixed> */

@@ -38,7 +38,8 @@ final class Paths
             $to = $this->plan->endpoint($hop->toId);
             $sound = $from->nodeId === $at && $from->linkId === $hop->linkId && $to->linkId === $hop->linkId
                 && $from->role->sends() && $to->role->receives();
-            if (! $sound) {
+            $handsOn = $at === $this->plan->control($route->controlId)->nodeId || ! $this->plan->node($at)->kind->isBought();
+            if (! $sound || ! $handsOn) {
                 return false;
             }
             $at = $to->nodeId;
@@ -86,11 +87,14 @@ final class Paths
     {
         $reached = [$from => null];
         $queue = [$from];
-        for ($next = 0; $next < count($queue) && ! array_key_exists($to, $reached); $next++) {
+        for ($next = 0; isset($queue[$next]) && ! array_key_exists($to, $reached); $next++) {
             foreach ($this->waysOut($queue[$next]) as $way) {
                 if (! array_key_exists($way['to']->nodeId, $reached)) {
                     $reached[$way['to']->nodeId] = $way;
-                    $queue[] = $way['to']->nodeId;
+                    // What was bought as it is hands nothing on: a way may end there, not lead through.
+                    if (! $this->plan->node($way['to']->nodeId)->kind->isBought()) {
+                        $queue[] = $way['to']->nodeId;
+                    }
                 }
             }
         }

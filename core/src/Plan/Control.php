@@ -8,9 +8,10 @@ use Rundfunk\Plan\Shape\Field;
 use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Plan\Shape\Values;
 
-/** Something a person works. */
+/** Something a person works, or a sensor, a clock or another program. */
 final readonly class Control implements Thing
 {
+    /** @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape */
     public function __construct(
         public string $id,
         public string $nodeId,
@@ -21,6 +22,7 @@ final readonly class Control implements Thing
         public bool $pinned = false,
         public int $debounceMs = 20,
         public int $order = 0,
+        public array $settings = [],
     ) {
     }
 
@@ -41,6 +43,7 @@ final readonly class Control implements Thing
             Field::flag('pinned', 'Whether the user fixed the key or axis.'),
             Field::whole('debounceMs', 0, 500, 'How long it must be steady before it counts, milliseconds.', 20),
             Field::order(),
+            Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
         );
     }
 
@@ -56,6 +59,7 @@ final readonly class Control implements Thing
             $values->flag('pinned'),
             $values->whole('debounceMs'),
             $values->whole('order'),
+            $values->settings('settings'),
         );
     }
 
@@ -81,6 +85,7 @@ final readonly class Control implements Thing
             'pinned' => $this->pinned,
             'debounceMs' => $this->debounceMs,
             'order' => $this->order,
+            'settings' => $this->settings,
         ];
     }
 }

@@ -4,22 +4,129 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+
 enum ControlKind: string
 {
     /** Springs back when let go. */
     case Button = 'button';
+
     /** Stays where it is put. */
     case Switch = 'switch';
+
     /** A position read as a voltage, such as one direction of a joystick. */
     case Axis = 'axis';
 
-    /** @return list<Action> what such a control can sensibly ask of an output */
+    /** What a sensor says, compared with a threshold. */
+    case Reading = 'reading';
+
+    /** A key of a bought remote or fob. */
+    case Key = 'key';
+
+    /** A phone call: it carries nothing but who calls. */
+    case Call = 'call';
+
+    /** A text with a command word. */
+    case Text = 'text';
+
+    /** A button, switch or slider on a web page. */
+    case Widget = 'widget';
+
+    /** A phrase said to a voice service. */
+    case Phrase = 'phrase';
+
+    /** A gesture that a camera or sensor of the gateway knows. */
+    case Gesture = 'gesture';
+
+    /** A time of day or an interval. */
+    case Timer = 'timer';
+
+    /** Anything else that a gateway's program can notice: a beat, a doorbell, a mail. */
+    case Trigger = 'trigger';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Widget => 'web-page widget',
+            self::Phrase => 'spoken phrase',
+            self::Trigger => 'other trigger',
+            default => $this->value,
+        };
+    }
+
+    /** @return non-empty-list<Action> what such a control can sensibly ask of an output */
     public function actions(): array
     {
         return match ($this) {
-            self::Button => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary],
+            self::Button => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Step],
             self::Switch => [Action::Follow, Action::On, Action::Off],
             self::Axis => [Action::Set, Action::Step],
+            self::Reading => [Action::Follow, Action::On, Action::Off, Action::Pulse, Action::Set],
+            self::Key => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Step],
+            self::Call => [Action::Pulse, Action::Toggle, Action::On, Action::Off],
+            self::Text => [Action::On, Action::Off, Action::Pulse, Action::Set, Action::Toggle],
+            self::Widget => [Action::On, Action::Off, Action::Toggle, Action::Follow, Action::Set, Action::Pulse, Action::Step],
+            self::Phrase, self::Gesture => [Action::On, Action::Off, Action::Toggle, Action::Pulse, Action::Set, Action::Step],
+            self::Timer, self::Trigger => [Action::On, Action::Off, Action::Pulse, Action::Toggle, Action::Set],
+        };
+    }
+
+    /** It is wired to a module of its node, and so to a pin. */
+    public function isWired(): bool
+    {
+        return match ($this) {
+            self::Button, self::Switch, self::Axis, self::Reading => true,
+            default => false,
+        };
+    }
+
+    /** A contact that bounces and must be steady before it counts. */
+    public function bounces(): bool
+    {
+        return $this === self::Button || $this === self::Switch || $this === self::Axis;
+    }
+
+    /** @return list<NodeKind> where such a control can be */
+    public function homes(): array
+    {
+        return match ($this) {
+            self::Button, self::Switch, self::Axis, self::Reading => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway],
+            self::Key => [NodeKind::Remote],
+            self::Call => [NodeKind::Phone],
+            self::Text => [NodeKind::Phone],
+            self::Widget, self::Phrase, self::Gesture => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Phone],
+            self::Timer, self::Trigger => [NodeKind::Gateway, NodeKind::Controller],
+        };
+    }
+
+    /** What such a control has besides a name. */
+    public function settings(): Shape
+    {
+        return match ($this) {
+            self::Reading => Shape::of(
+                Field::label('unit', 12, 'Unit of the reading.')->titled('Unit'),
+                Field::number('threshold', -10_000, 10_000, 'It counts as on beyond this.')->nullable()->titled('Threshold'),
+                Field::number('hysteresis', 0, 10_000, 'How far it must come back to count as off again.', 1)->titled('Hysteresis'),
+                Field::oneOf('beyond', ['above', 'below'], 'On which side of the threshold it counts as on.', 'above')->titled('On when'),
+                Field::whole('intervalS', 1, 86_400, 'How often it is read.', 10, 's')->titled('Every'),
+            ),
+            self::Text => Shape::of(
+                Field::label('word', 24, 'The command word that the text begins with.')->nullable()->assigned()->titled('Word'),
+                Field::flag('secret', 'Whether a secret must follow the word. The secret itself is put in when the board is flashed; it is never kept here.')->titled('Secret'),
+                Field::flag('reply', 'Whether the node answers with the true state.', true)->titled('Answer'),
+            ),
+            self::Widget => Shape::of(
+                Field::oneOf('shape', ['button', 'switch', 'slider'], 'What it looks like on the page.', 'button')->titled('Shape'),
+            ),
+            self::Phrase, self::Gesture, self::Trigger => Shape::of(
+                Field::longText('words', 120, 'What is said, done or noticed.')->titled('What'),
+            ),
+            self::Timer => Shape::of(
+                Field::label('at', 5, 'Time of day, as 06:30.')->nullable()->titled('At'),
+                Field::whole('everyMin', 1, 10_080, 'Or every so many minutes.', null, 'min')->nullable()->titled('Every'),
+            ),
+            default => Shape::of(),
         };
     }
 }

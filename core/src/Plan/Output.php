@@ -11,7 +11,11 @@ use Rundfunk\Plan\Shape\Values;
 /** Something that is switched. */
 final readonly class Output implements Thing
 {
-    /** @param  list<string>  $deliberate sharings that are meant, see {@see Deliberate} */
+    /**
+     * @param  list<string>  $deliberate  sharings that are meant, see {@see Deliberate}
+     * @param  list<string>  $hazards  see {@see Hazard}
+     * @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape
+     */
     public function __construct(
         public string $id,
         public string $nodeId,
@@ -23,6 +27,9 @@ final readonly class Output implements Thing
         public string $load = '',
         public array $deliberate = [],
         public int $order = 0,
+        public array $hazards = [],
+        public Precedence $precedence = Precedence::LastWriter,
+        public array $settings = [],
     ) {
     }
 
@@ -44,6 +51,9 @@ final readonly class Output implements Thing
             Field::longText('load', 200, 'What hangs on it, in the user\'s words.'),
             Field::texts('deliberate', 'Sharings that are meant.'),
             Field::order(),
+            Field::choices('hazards', Hazard::class, 'How it can hurt or spoil something when it works unasked.'),
+            Field::choiceOr('precedence', Precedence::LastWriter, 'Who wins when several controls drive it.'),
+            Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
         );
     }
 
@@ -60,6 +70,9 @@ final readonly class Output implements Thing
             $values->text('load'),
             $values->texts('deliberate'),
             $values->whole('order'),
+            $values->texts('hazards'),
+            $values->choice('precedence', Precedence::class),
+            $values->settings('settings'),
         );
     }
 
@@ -78,6 +91,20 @@ final readonly class Output implements Thing
         return in_array($sharing->value, $this->deliberate, true);
     }
 
+    /** Working it unasked can hurt. */
+    public function isDangerous(): bool
+    {
+        return $this->proofHazards() !== [];
+    }
+
+    /** @return list<Hazard> those for which the word of a link is not enough */
+    public function proofHazards(): array
+    {
+        $hazards = array_map(static fn (string $hazard): Hazard => Hazard::from($hazard), $this->hazards);
+
+        return array_values(array_filter($hazards, static fn (Hazard $hazard): bool => $hazard->asksForProof()));
+    }
+
     public function values(): array
     {
         return [
@@ -91,6 +118,9 @@ final readonly class Output implements Thing
             'load' => $this->load,
             'deliberate' => $this->deliberate,
             'order' => $this->order,
+            'hazards' => $this->hazards,
+            'precedence' => $this->precedence->value,
+            'settings' => $this->settings,
         ];
     }
 }

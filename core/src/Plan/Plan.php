@@ -111,6 +111,12 @@ final class Plan
         return $this->ordered(Output::class);
     }
 
+    /** @return list<KeyCode> */
+    public function keyCodes(): array
+    {
+        return $this->ordered(KeyCode::class);
+    }
+
     /** @return list<Route> */
     public function routes(): array
     {
@@ -209,6 +215,24 @@ final class Plan
     public function outputsOf(Node $node): array
     {
         return $this->grouped(Output::class, 'nodeId', static fn (Output $one): string => $one->nodeId, $node->id);
+    }
+
+    /** @return list<KeyCode> */
+    public function keyCodesOf(Node $node): array
+    {
+        return $this->grouped(KeyCode::class, 'nodeId', static fn (KeyCode $one): string => $one->nodeId, $node->id);
+    }
+
+    /** @return list<KeyCode> */
+    public function keyCodesFrom(Control $control): array
+    {
+        return $this->grouped(KeyCode::class, 'controlId', static fn (KeyCode $one): string => (string) $one->controlId, $control->id);
+    }
+
+    /** @return list<KeyCode> */
+    public function keyCodesTo(Output $output): array
+    {
+        return $this->grouped(KeyCode::class, 'outputId', static fn (KeyCode $one): string => (string) $one->outputId, $output->id);
     }
 
     /** @return list<Route> */
@@ -318,7 +342,7 @@ final class Plan
         return match (true) {
             $thing instanceof Address => $thing->pipe,
             $thing instanceof Route, $thing instanceof Hop, $thing instanceof Node, $thing instanceof Module, $thing instanceof Control,
-            $thing instanceof Output, $thing instanceof Endpoint, $thing instanceof Link, $thing instanceof Place => $thing->order,
+            $thing instanceof Output, $thing instanceof Endpoint, $thing instanceof Link, $thing instanceof Place, $thing instanceof KeyCode => $thing->order,
             default => 0,
         };
     }

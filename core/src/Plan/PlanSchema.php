@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Rundfunk\Medium\Media;
+use Rundfunk\Overview\Schema;
 
 /** The JSON Schema of plan files, drawn up from the shapes that the reader itself obeys. */
 final readonly class PlanSchema
@@ -22,6 +23,9 @@ final readonly class PlanSchema
             $schema = $kind->shape()->schema();
             if ($kind === ThingKind::Link) {
                 $schema['allOf'] = $this->settingsByMedium();
+            }
+            if ($kind === ThingKind::Control || $kind === ThingKind::Output) {
+                $schema['allOf'] = self::settingsByKind($kind === ThingKind::Control ? ControlKind::cases() : OutputKind::cases());
             }
             $definitions[$kind->value] = $schema;
             $lists[$kind->plural()] = [
@@ -46,6 +50,18 @@ final readonly class PlanSchema
             'additionalProperties' => false,
             '$defs' => $definitions,
         ];
+    }
+
+    /**
+     * @param  list<ControlKind|OutputKind>  $kinds
+     * @return list<array<string, mixed>>
+     */
+    private static function settingsByKind(array $kinds): array
+    {
+        return array_map(static fn (ControlKind|OutputKind $kind): array => [
+            'if' => ['properties' => ['kind' => ['const' => $kind->value]]],
+            'then' => ['properties' => ['settings' => $kind->settings()->schema()]],
+        ], $kinds);
     }
 
     /** @return list<array<string, mixed>> */

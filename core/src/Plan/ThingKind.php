@@ -18,6 +18,7 @@ enum ThingKind: string
     case Address = 'address';
     case Control = 'control';
     case Output = 'output';
+    case KeyCode = 'keyCode';
     case Route = 'route';
     case Hop = 'hop';
     case Acceptance = 'acceptance';
@@ -44,6 +45,7 @@ enum ThingKind: string
             self::Address => Address::class,
             self::Control => Control::class,
             self::Output => Output::class,
+            self::KeyCode => KeyCode::class,
             self::Route => Route::class,
             self::Hop => Hop::class,
             self::Acceptance => Acceptance::class,

@@ -6,6 +6,7 @@ namespace Rundfunk\Plan;
 
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Plan\Shape\Values;
 
 /** Reads one thing from plain values, checking its fields, what it refers to and its medium's settings. */
@@ -98,7 +99,33 @@ final readonly class ThingReader
 
             return Endpoint::from(new Values($values));
         }
+        if ($thing instanceof Control || $thing instanceof Output) {
+            $values = $thing->values();
+            $values['settings'] = self::ofKind($thing)->accept(self::fitting($thing), $place.'/settings', $problems);
+
+            return $thing::from(new Values($values));
+        }
 
         return $thing;
+    }
+
+    private static function ofKind(Control|Output $thing): Shape
+    {
+        return $thing->kind->settings();
+    }
+
+    /**
+     * When a control changes its kind, what its old kind had besides goes.
+     *
+     * @return array<string, bool|float|int|string|null>
+     */
+    private static function fitting(Control|Output $thing): array
+    {
+        $others = [];
+        foreach ($thing instanceof Control ? ControlKind::cases() : OutputKind::cases() as $kind) {
+            $others += $kind->settings()->fields;
+        }
+
+        return array_diff_key($thing->settings, array_diff_key($others, self::ofKind($thing)->fields));
     }
 }

@@ -7,9 +7,11 @@ namespace Rundfunk\Timing;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\TimesHops;
 use Rundfunk\Path\Paths;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Shape\Values;
 
 /** Adds up how long a route takes. The figures for programs' loops are common practice: a loop of up to 10 ms. */
 final class ReactionTimer
@@ -32,7 +34,7 @@ final class ReactionTimer
         if ($hops === null) {
             return null;
         }
-        $segments = [$this->sampling($route)];
+        $segments = $this->sampling($route);
         foreach ($hops as $index => $hop) {
             $medium = $this->knowledge->media->named($this->plan->link($hop->linkId)->medium);
             $turn = $index === 0 ? $this->turn($route, $hop) : 0;
@@ -61,11 +63,22 @@ final class ReactionTimer
         return count($served);
     }
 
-    private function sampling(Route $route): Segment
+    /** @return list<Segment> from the control's doing something to the program's noticing */
+    private function sampling(Route $route): array
     {
-        $debounceNs = $this->plan->control($route->controlId)->debounceMs * 1_000_000;
+        $control = $this->plan->control($route->controlId);
+        if ($control->kind->bounces()) {
+            $debounceNs = $control->debounceMs * 1_000_000;
 
-        return new Segment(SegmentKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS);
+            return [new Segment(SegmentKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS)];
+        }
+        if ($control->kind === ControlKind::Reading) {
+            $intervalNs = (new Values($control->settings))->whole('intervalS') * 1_000_000_000;
+
+            return [new Segment(SegmentKind::Sampling, 'until it is read', 0, intdiv($intervalNs, 2), $intervalNs)];
+        }
+
+        return [];
     }
 
     /** @return list<Segment> */

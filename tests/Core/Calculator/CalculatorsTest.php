@@ -52,6 +52,48 @@ final class CalculatorsTest extends CoreTestCase
             ['address' => 'C2:F1:9A:47:01'],
             ['poor' => false, 'reasons' => []],
         ];
+        // Ohm's law and IEC 60063; the first is what ngspice gives for 39 Ω: 93.590 mA, 341.60 mW.
+        yield 'an infrared diode at 5 V' => [
+            'led-resistor',
+            ['supply_v' => '5', 'forward_v' => '1.35', 'current_ma' => '100', 'series_leds' => '1'],
+            ['exact_ohm' => 36.5, 'chosen_ohm' => 39.0, 'actual_ma' => 93.589744, 'power_mw' => 341.602564, 'advised_rating_mw' => 1000],
+        ];
+        yield 'two of them' => [
+            'led-resistor',
+            ['supply_v' => '5', 'forward_v' => '1.35', 'current_ma' => '100', 'series_leds' => '2'],
+            ['exact_ohm' => 23.0, 'chosen_ohm' => 24.0, 'actual_ma' => 95.833333, 'power_mw' => 220.416667, 'advised_rating_mw' => 500],
+        ];
+        // Inverse square law.
+        yield 'an emitter of 60 mW/sr' => ['ir-reach', ['intensity_mw_sr' => '60', 'threshold_mw_m2' => '0.4'], ['distance_m' => 12.247449]];
+        // ir-ctl of v4l-utils 1.22: -S rc5:0x1e01
+        yield 'RC-5' => [
+            'ir-encode',
+            ['protocol' => 'rc5', 'address' => '0x1E', 'command' => '1'],
+            [
+                'carrier_hz' => 36000,
+                'timings_us' => [889, 889, 1778, 1778, 889, 889, 889, 889, 889, 889, 1778, 889, 889, 889, 889, 889, 889, 889, 889, 889, 889, 1778, 889],
+                'duration_us' => 24003,
+            ],
+        ];
+        yield 'RC-5 read back' => [
+            'ir-decode',
+            ['timings_us' => '889,889,1778,1778,889,889,889,889,889,889,1778,889,889,889,889,889,889,889,889,889,889,1778,889'],
+            ['protocol' => 'rc5', 'address' => 0x1E, 'command' => 1, 'toggle' => false],
+        ];
+    }
+
+    public function test_each_calculator_can_be_tried_with_its_own_examples(): void
+    {
+        foreach (Calculators::standard()->all() as $calculator) {
+            $given = [];
+            foreach ($calculator->inputs() as $quantity) {
+                if ($quantity->required) {
+                    self::assertNotSame('', $quantity->example, "{$calculator->name()} {$quantity->name}");
+                    $given[$quantity->name] = $quantity->example;
+                }
+            }
+            self::assertCount(count($calculator->outputs()), $calculator->calculate(Inputs::for($calculator, $given)));
+        }
     }
 
     /**
@@ -82,7 +124,7 @@ final class CalculatorsTest extends CoreTestCase
             self::assertNotSame('', $calculator->source());
             self::assertStringEndsNotWith('.', $calculator->title());
             foreach ([...$calculator->inputs(), ...$calculator->outputs()] as $quantity) {
-                self::assertMatchesRegularExpression('/^[a-z]+(_[a-z]+)*$/', $quantity->name);
+                self::assertMatchesRegularExpression('/^[a-z][a-z0-9]*(_[a-z0-9]+)*$/', $quantity->name);
                 self::assertStringEndsWith('.', $quantity->doc);
             }
         }
@@ -108,7 +150,7 @@ final class CalculatorsTest extends CoreTestCase
     /** @return iterable<string, array{string}> */
     public static function notWhole(): iterable
     {
-        foreach (['', ' ', '1.5', '1e3', 'ten', '0x10', '١٢', '99999999999999999999'] as $text) {
+        foreach (['', ' ', '1.5', '1e3', 'ten', '0x', '0xG', '١٢', '99999999999999999999'] as $text) {
             yield "\"{$text}\"" => [$text];
         }
     }

@@ -24,8 +24,12 @@ final class ViewsTest extends CoreTestCase
             self::assertIsArray($view['time']);
             self::assertEqualsWithDelta(1.0, array_sum(array_column($view['time']['segments'], 'share')), 1e-9);
             foreach ($view['hops'] as $hop) {
-                self::assertMatchesRegularExpression('/^0x[0-9A-F]{2}$/', $hop['code']);
-                self::assertMatchesRegularExpression('/^[0-9A-F]{10}$/', $hop['address']);
+                if ($plan->link($hop['linkId'])->medium === 'packet-radio') {
+                    self::assertMatchesRegularExpression('/^0x[0-9A-F]{2}$/', $hop['code']);
+                    self::assertMatchesRegularExpression('/^[0-9A-F]{10}$/', $hop['address']);
+                } else {
+                    self::assertNotNull($hop['code'], $view['name']);
+                }
             }
         }
     }
@@ -65,7 +69,11 @@ final class ViewsTest extends CoreTestCase
             self::assertNotSame('', $part['basis']);
             self::assertDoesNotMatchRegularExpression('/[A-Z]{2,}\d{2,}/', $part['name'], 'looks like a part number');
         }
-        self::assertSame(['button', 'switch', 'axis'], array_column($view['actions'], 'control'));
+        self::assertSame(['button', 'switch', 'axis'], array_slice(array_column($view['controlKinds'], 'key'), 0, 3));
+        foreach ($view['controlKinds'] as $kind) {
+            self::assertNotSame([], $kind['actions'], $kind['key']);
+            self::assertNotSame([], $kind['homes'], $kind['key']);
+        }
     }
 
     public function test_settings_fields_tell_a_form_all_it_needs(): void

@@ -29,10 +29,9 @@ final class ReactionTimerTest extends CoreTestCase
         return self::pair()->link('l', 'Air', 'packet-radio', ['acknowledge' => $acknowledge, 'payloadBytes' => 8])
             ->join('l', 'hand', Role::Sends, 'hand-radio', ['retryDelayUs' => 500, 'retries' => 12])
             ->join('l', 'board', Role::Receives, 'board-radio')
-            
-                ->control('k', 'hand', 'Key')
-                ->output('o', 'board', 'Lamp', OutputKind::Relay, 'board-relays', 'IN1')
-                ->route('k', Action::On, 'o');
+            ->control('k', 'hand', 'Key')
+            ->output('o', 'board', 'Lamp', OutputKind::Relay, 'board-relays', 'IN1')
+            ->route('k', Action::On, 'o');
     }
 
     public function test_the_stretches_of_one_hop_add_up_by_hand(): void

@@ -41,18 +41,10 @@ final readonly class ActionUnfit implements Rule
                 yield new Finding(
                     $this->key(),
                     Severity::Fault,
-                    match ($control->kind) {
-                        ControlKind::Switch => "A switch cannot do \"{$route->action->value}\"",
-                        ControlKind::Button => "A button cannot do \"{$route->action->value}\"",
-                        ControlKind::Axis => "A stick cannot do \"{$route->action->value}\"",
-                    },
+                    self::title($control->kind, $route->action),
                     Subject::of($route, $name, 'action'),
                     ['action' => $route->action->value, 'control' => $control->kind->value],
-                    match ($control->kind) {
-                        ControlKind::Switch => 'A latching switch has a position; an action that ignores it leaves switch and load at odds.',
-                        ControlKind::Button => 'A push button has no position to follow and no value to send.',
-                        ControlKind::Axis => 'A stick gives a value, not a press.',
-                    },
+                    self::why($control->kind),
                     'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
                     new Fix("Make it {$fitting[0]->value}", Operation::change(ThingKind::Route, $route->id, ['action' => $fitting[0]->value, 'pulseMs' => null])),
                 );
@@ -70,5 +62,26 @@ final readonly class ActionUnfit implements Rule
                 );
             }
         }
+    }
+
+    private static function title(ControlKind $kind, Action $action): string
+    {
+        $what = $kind === ControlKind::Axis ? 'stick' : $kind->words();
+        $article = preg_match('/^[aeiou]/', $what) === 1 ? 'An' : 'A';
+
+        return "{$article} {$what} cannot do \"{$action->value}\"";
+    }
+
+    private static function why(ControlKind $kind): string
+    {
+        return match ($kind) {
+            ControlKind::Switch => 'A latching switch has a position; an action that ignores it leaves switch and load at odds.',
+            ControlKind::Axis => 'A stick gives a value, not a press.',
+            ControlKind::Reading => 'A sensor says which side of a threshold it is on, again and again; it does not press.',
+            ControlKind::Call => 'A call says who calls and nothing else: there is no value in it, and no letting go.',
+            ControlKind::Text, ControlKind::Phrase, ControlKind::Gesture => 'It comes once and is over: there is nothing to hold or follow.',
+            ControlKind::Timer, ControlKind::Trigger => 'It happens once and is over: there is nothing to hold or follow.',
+            ControlKind::Button, ControlKind::Key, ControlKind::Widget => 'A push button has no position to follow and no value to send.',
+        };
     }
 }

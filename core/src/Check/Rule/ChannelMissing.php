@@ -34,14 +34,14 @@ final readonly class ChannelMissing implements Rule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->controls() as $control) {
-            if (! self::sits($plan, $knowledge->catalogue, $control->nodeId, $control->moduleId, $control->terminal, 'control')) {
-                $node = $plan->node($control->nodeId);
+            $node = $plan->node($control->nodeId);
+            if ($control->kind->isWired() && ! $node->kind->isBought() && ! self::sits($plan, $knowledge->catalogue, $control->nodeId, $control->moduleId, $control->terminal, 'control')) {
                 yield $this->finding($control, $node, $control->name, 'terminal', 'No key or axis of the node is named for it, so it has no pin.', 'Add a button pad or joystick if there is no room, then Assign.');
             }
         }
         foreach ($plan->outputs() as $output) {
-            if (! self::sits($plan, $knowledge->catalogue, $output->nodeId, $output->moduleId, $output->channel, 'output')) {
-                $node = $plan->node($output->nodeId);
+            $node = $plan->node($output->nodeId);
+            if ($output->kind->isWired() && ! $node->kind->isBought() && ! self::sits($plan, $knowledge->catalogue, $output->nodeId, $output->moduleId, $output->channel, 'output')) {
                 yield $this->finding($output, $node, $output->name, 'channel', 'No relay channel or lamp of the node is named for it, so it has no pin.', 'Add a relay bank if all channels are taken, then Assign.');
             }
         }

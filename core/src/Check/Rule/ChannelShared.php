@@ -36,6 +36,9 @@ final readonly class ChannelShared implements Rule
             if ($thing->moduleId === null || $channel === null) {
                 continue;
             }
+            if ($knowledge->catalogue->classOf($plan->module($thing->moduleId))->terminal($channel)?->shared === true) {
+                continue;
+            }
             $place = $thing->moduleId.' '.$channel;
             $other = $taken[$place] ?? null;
             $taken[$place] ??= $thing;

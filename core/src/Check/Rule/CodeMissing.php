@@ -9,6 +9,7 @@ use Rundfunk\Check\Rule;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
@@ -28,7 +29,7 @@ final readonly class CodeMissing implements Rule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->hops() as $hop) {
-            if ($hop->code === null) {
+            if ($hop->code === null && $knowledge->media->named($plan->link($hop->linkId)->medium) instanceof HandsOutCodes) {
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Finding(
                     $this->key(),

@@ -12,6 +12,7 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -33,6 +34,10 @@ final readonly class CodeShared implements Rule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->endpoints() as $endpoint) {
+            $medium = $knowledge->media->named($plan->link($endpoint->linkId)->medium);
+            if (! $medium instanceof HandsOutCodes) {
+                continue;
+            }
             $first = [];
             foreach ($plan->hopsTo($endpoint) as $hop) {
                 if ($hop->code === null) {
@@ -45,7 +50,7 @@ final readonly class CodeShared implements Rule
                 }
                 $node = $plan->node($endpoint->nodeId);
                 $code = sprintf('0x%02X', $hop->code);
-                $free = Codes::free($plan, $endpoint);
+                $free = Codes::free($plan, $endpoint, $medium->codes());
                 yield new Finding(
                     $this->key(),
                     Severity::Fault,

@@ -11,6 +11,10 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\PublishesReadings;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
@@ -23,14 +27,14 @@ final readonly class ControlWithoutRoute implements Rule
 
     public function reads(): array
     {
-        return [ThingKind::Node, ThingKind::Control, ThingKind::Route];
+        return [ThingKind::Node, ThingKind::Link, ThingKind::Endpoint, ThingKind::Control, ThingKind::Route];
     }
 
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->controls() as $control) {
-            if ($plan->routesFrom($control) === []) {
-                $node = $plan->node($control->nodeId);
+            $node = $plan->node($control->nodeId);
+            if ($plan->routesFrom($control) === [] && ! self::isPublished($plan, $control, $node, $knowledge)) {
                 yield new Finding(
                     $this->key(),
                     Severity::Warning,
@@ -43,5 +47,20 @@ final readonly class ControlWithoutRoute implements Rule
                 );
             }
         }
+    }
+
+    /** A reading that the node tells whoever listens is of use without a route. */
+    private static function isPublished(Plan $plan, Control $control, Node $node, Knowledge $knowledge): bool
+    {
+        if ($control->kind !== ControlKind::Reading) {
+            return false;
+        }
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            if ($knowledge->media->named($plan->link($endpoint->linkId)->medium) instanceof PublishesReadings) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

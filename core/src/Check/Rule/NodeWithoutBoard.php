@@ -27,7 +27,7 @@ final readonly class NodeWithoutBoard implements Rule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->nodes() as $node) {
-            if ($node->board === null) {
+            if ($node->board === null && ! $node->kind->isBought()) {
                 yield new Finding(
                     $this->key(),
                     Severity::Warning,

@@ -7,6 +7,7 @@ namespace Rundfunk\Medium\PacketRadio;
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Knowledge;
+use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
@@ -14,6 +15,29 @@ use Rundfunk\Plan\Plan;
 /** The figures of the band ruler and of one exchange. */
 final readonly class PacketPanel
 {
+    /** @return array<string, mixed> */
+    public static function schema(): array
+    {
+        $stretch = ['from' => Schema::whole(), 'to' => Schema::whole()];
+
+        return Schema::object([
+            'channels' => Schema::object($stretch),
+            'legal' => Schema::orNull(Schema::object([...$stretch, 'fromMhz' => Schema::number(), 'toMhz' => Schema::number(), 'rule' => Schema::text(), 'asOf' => Schema::text(), 'region' => Schema::text()])),
+            'wifi' => Schema::listOf(Schema::object(['channel' => Schema::whole(), ...$stretch])),
+            'here' => Schema::orNull(Schema::whole()),
+            'freqMhz' => Schema::orNull(Schema::whole()),
+            'others' => Schema::listOf(Schema::object(['name' => Schema::text(), 'channel' => Schema::whole()])),
+            'exchange' => Schema::object([
+                'parts' => Schema::listOf(Schema::object(['kind' => Schema::oneOf('turn', 'frame', 'acknowledge'), 'label' => Schema::text(), 'us' => Schema::number()])),
+                'totalUs' => Schema::number(), 'leastRetryDelayUs' => Schema::whole(), 'sensitivityDbm' => Schema::number(),
+            ]),
+            'ends' => Schema::listOf(Schema::object([
+                'endpointId' => Schema::text(), 'disagrees' => Schema::listOf(Schema::text()), 'sender' => Schema::orNull(Schema::whole()),
+                'sendsTo' => Schema::listOf(Schema::object(['node' => Schema::text(), 'address' => Schema::orNull(Schema::text()), 'pipe' => Schema::orNull(Schema::whole())])),
+            ])),
+        ]);
+    }
+
     /** @return array<string, mixed> */
     public static function of(Plan $plan, Link $link, Knowledge $knowledge): array
     {

@@ -6,12 +6,15 @@ namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\CodeRange;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\FramesMessages;
+use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Medium\HasAddresses;
 use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\LineForm;
+use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
 use Rundfunk\Medium\PacketRadio\Rule\AcknowledgeWithoutCrc;
 use Rundfunk\Medium\PacketRadio\Rule\AddressesTooAlike;
@@ -44,7 +47,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Shape\Shape;
 
 /** 2.4 GHz packet radio: a transceiver of 126 channels with addresses, check sums and acknowledges done in hardware. */
-final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMessages, HasAddresses, HasRules, Medium, Proposes, TimesHops
+final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMessages, HandsOutCodes, HasAddresses, HasRules, MarksStops, Medium, Proposes, TimesHops
 {
     public const KEY = 'packet-radio';
 
@@ -56,6 +59,11 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
     public function name(): string
     {
         return '2.4 GHz packet radio';
+    }
+
+    public function part(): string
+    {
+        return 'radio';
     }
 
     public function form(): LineForm
@@ -123,9 +131,20 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
         return PacketExchange::of($plan, $hop)->segments($turn);
     }
 
+    /** 0x00 and 0xFF are left out, for they are what blank memory and a dead line read as. Common practice. */
+    public function codes(): CodeRange
+    {
+        return new CodeRange(0x01, 0xFE);
+    }
+
     public function defines(Plan $plan, Endpoint $endpoint): array
     {
         return PacketDefines::of($plan, $endpoint);
+    }
+
+    public function panelSchema(): array
+    {
+        return PacketPanel::schema();
     }
 
     public function panel(Plan $plan, Link $link, Knowledge $knowledge): array

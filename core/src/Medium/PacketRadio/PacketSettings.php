@@ -45,10 +45,10 @@ final readonly class PacketSettings
     public static function linkShape(): Shape
     {
         return Shape::of(
-            Field::whole('channel', 0, 125, 'Channel; the frequency is 2400 + channel MHz.')->nullable()->titled('Channel'),
+            Field::whole('channel', 0, 125, 'Channel; the frequency is 2400 + channel MHz.')->nullable()->titled('Channel')->assigned(),
             Field::oneOf('rateKbps', [250, 1000, 2000], 'Data rate. The lowest reaches farthest.', 250, 'kbit/s')->titled('Rate'),
             Field::oneOf('addressBytes', [3, 4, 5], 'Length of addresses, bytes.', 5, 'bytes')->titled('Address'),
-            Field::whole('payloadBytes', 1, 32, 'Length of a message.', 8, 'bytes')->titled('Payload'),
+            Field::whole('payloadBytes', 1, 32, 'Length of a message.', 8, 'bytes')->titled('Payload')->assigned(),
             Field::oneOf('crcBytes', [0, 1, 2], 'Length of the check sum.', 2, 'bytes')->titled('CRC'),
             Field::flag('acknowledge', 'Whether the receiver acknowledges each message by itself.', true)->titled('Acknowledge'),
             Field::oneOf('powerDbm', [-18, -12, -6, 0], "The transceiver's power setting, before any amplifier.", 0, 'dBm')->titled('Power'),

@@ -21,6 +21,7 @@ final readonly class Field
         public ?ThingKind $refers = null,
         public ?string $unit = null,
         public ?string $title = null,
+        public bool $assigned = false,
     ) {
     }
 
@@ -74,8 +75,24 @@ final readonly class Field
         return new self($name, new WholeType($lowest, $highest), $doc, false, false, $default, null, $unit);
     }
 
-    /** @param  non-empty-list<int>  $choices */
-    public static function oneOf(string $name, array $choices, string $doc, int $default, ?string $unit = null): self
+    public static function number(string $name, float $lowest, float $highest, string $doc, ?float $default = null, ?string $unit = null): self
+    {
+        return new self($name, new NumberType($lowest, $highest), $doc, false, false, $default, null, $unit);
+    }
+
+    /** A short text that may be empty. */
+    public static function label(string $name, int $longest, string $doc, string $default = ''): self
+    {
+        return new self($name, new TextType(0, $longest), $doc, false, false, $default);
+    }
+
+    /**
+     * @template T of int|string
+     *
+     * @param  non-empty-list<T>  $choices
+     * @param  T  $default
+     */
+    public static function oneOf(string $name, array $choices, string $doc, int|string $default, ?string $unit = null): self
     {
         return new self($name, new OneOfType($choices), $doc, false, false, $default, null, $unit);
     }
@@ -86,6 +103,22 @@ final readonly class Field
         $choices = array_map(static fn (BackedEnum $case): int|string => $case->value, $enum::cases());
 
         return new self($name, new OneOfType($choices), $doc, true, false, null);
+    }
+
+    /** @param  class-string<BackedEnum>  $enum */
+    public static function choices(string $name, string $enum, string $doc): self
+    {
+        $choices = array_map(static fn (BackedEnum $case): int|string => $case->value, $enum::cases());
+
+        return new self($name, new ListType(new OneOfType($choices), count($choices)), $doc, false, false, []);
+    }
+
+    /** A choice that need not be made. */
+    public static function choiceOr(string $name, BackedEnum $default, string $doc): self
+    {
+        $choices = array_map(static fn (BackedEnum $case): int|string => $case->value, $default::cases());
+
+        return new self($name, new OneOfType($choices), $doc, false, false, $default->value);
     }
 
     public static function settings(string $name, string $doc): self
@@ -106,12 +139,18 @@ final readonly class Field
     /** The same field, which may also be null and is null when absent. */
     public function nullable(): self
     {
-        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title);
+        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned);
     }
 
     public function titled(string $title): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned);
+    }
+
+    /** Assign hands it out, so that a user may want to pin it. */
+    public function assigned(): self
+    {
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true);
     }
 
     /** @param  array<array-key, mixed>  $raw */

@@ -86,7 +86,7 @@ final class PacketPipesTest extends CoreTestCase
     {
         $plan = self::linden();
         $header = new CHeader(self::knowledge());
-        foreach ($plan->links() as $link) {
+        foreach ($plan->linksOver('packet-radio') as $link) {
             foreach (PacketPanel::of($plan, $link, self::knowledge())['ends'] as $end) {
                 $node = $plan->node($plan->endpoint($end['endpointId'])->nodeId);
                 foreach ($end['sendsTo'] as $target) {

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\OpenApi;
+namespace Rundfunk\Overview;
 
 /** JSON Schema in few words. */
-final class S
+final readonly class Schema
 {
     /** @return array<string, mixed> */
     public static function text(): array

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared\Capture;
+
+use RuntimeException;
+
+/** A capture file that cannot be read. Nothing was learned from it. */
+final class CaptureRefused extends RuntimeException
+{
+    public static function atLine(int $line, string $text): self
+    {
+        return new self("Line {$line} is neither \"pulse N\" nor \"space N\" in microseconds: \"".mb_substr(mb_scrub($text), 0, 40).'".');
+    }
+
+    public static function tooLarge(int $most): self
+    {
+        return new self('The capture is larger than '.intdiv($most, 1000).' kB: that is more than any evening of key presses.');
+    }
+
+    public static function empty(): self
+    {
+        return new self('There is no pulse in it. Each line should say "pulse N" or "space N", N in microseconds.');
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared\Capture;
+
+use Rundfunk\Medium\Infrared\IrCodes;
+use Rundfunk\Medium\Infrared\IrCommand;
+use Rundfunk\Medium\Infrared\IrSignal;
+use Rundfunk\Medium\Infrared\IrWords;
+use Rundfunk\Medium\Infrared\Protocol\NecFamily;
+use Rundfunk\Medium\Infrared\Protocols;
+use Rundfunk\Medium\Infrared\PulseFormat;
+use Rundfunk\Plan\KeyCode;
+
+/** An evening of key presses, one by one: what each said, which were the same, and what is odd about them. */
+final readonly class CaptureSession
+{
+    /** Frames closer than this belong to one press. Common practice: remotes repeat every 45 to 120 ms. */
+    private const HELD_NS = 130_000_000;
+
+    /** @param  list<Press>  $presses */
+    private function __construct(public array $presses)
+    {
+    }
+
+    /** @param  list<Frame>  $frames */
+    public static function of(array $frames, Protocols $protocols): self
+    {
+        $presses = [];
+        $format = null;
+        foreach ($frames as $frame) {
+            // A press that may still be held: taken out, and put back with one more send when it is.
+            $gapNs = $frame->gapNs ?? self::HELD_NS;
+            $held = $gapNs < self::HELD_NS ? array_pop($presses) : null;
+            if ($held !== null && NecFamily::isRepeat($frame->signal)) {
+                $presses[] = $held->again($gapNs);
+
+                continue;
+            }
+            if ($held !== null) {
+                $presses[] = $held;
+            }
+            if (NecFamily::isRepeat($frame->signal) || count($frame->signal->lengthsNs) < 5) {
+                // A repeat whose beginning was missed, or a glitch: there is no code in it.
+                continue;
+            }
+            $command = $protocols->decode($frame->signal);
+            if ($command === null) {
+                $format = self::format($format, $frame->signal);
+                $value = $format?->decode($frame->signal);
+                $command = $format === null || $value === null ? null : new IrCommand('pulse-distance', 0, $value, null, $format->text());
+            }
+            if ($held?->isHeldBy($frame->signal, $command) === true) {
+                array_pop($presses);
+                $presses[] = $held->again($gapNs);
+            } else {
+                $presses[] = new Press($frame->signal, $command);
+            }
+        }
+
+        return new self($presses);
+    }
+
+    /**
+     * The table that a user names keys in.
+     *
+     * @param  list<KeyCode>  $known  codes that the remote has already
+     * @return list<array<string, mixed>>
+     */
+    public function rows(array $known, Protocols $protocols): array
+    {
+        $rows = [];
+        foreach ($this->presses as $index => $press) {
+            $first = $this->firstLike($press, $index);
+            $command = $press->command;
+            $rows[] = [
+                'press' => $index + 1,
+                'sameAs' => $first === $index ? null : $first + 1,
+                'known' => self::knownAs($press, $known, $protocols),
+                'says' => $command === null ? 'unknown protocol' : IrWords::of($command, $protocols),
+                'toggle' => $command?->toggle,
+                'sends' => $press->sends,
+                'periodMs' => $press->periodNs === null ? null : round($press->periodNs / 1e6, 1),
+                'lengthsUs' => array_map(static fn (int $ns): int => (int) round($ns / 1000), $press->signal->lengthsNs),
+                'code' => self::code($press),
+            ];
+        }
+
+        return $rows;
+    }
+
+    private function firstLike(Press $press, int $index): int
+    {
+        for ($earlier = 0; $earlier < $index; $earlier++) {
+            if ($this->presses[$earlier]->sameKeyAs($press)) {
+                return $earlier;
+            }
+        }
+
+        return $index;
+    }
+
+    /** @param  list<KeyCode>  $known */
+    private static function knownAs(Press $press, array $known, Protocols $protocols): ?string
+    {
+        foreach ($known as $code) {
+            $signal = IrCodes::signal($code, $protocols);
+            if ($signal !== null && $press->sameKeyAs(new Press($signal, IrCodes::command($code, $protocols)))) {
+                return $code->name;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, int|string|null> the fields of a key code */
+    private static function code(Press $press): array
+    {
+        return [
+            'protocol' => $press->command->protocol ?? 'raw',
+            'address' => $press->command?->address,
+            'command' => $press->command?->command,
+            'carrierHz' => $press->signal->carrierHz,
+            'timings' => $press->command === null ? $press->signal->text() : '',
+            'format' => $press->command?->format,
+        ];
+    }
+
+    /** A format found once is kept while it fits, so that all keys of a remote are read the same way. */
+    private static function format(?PulseFormat $before, IrSignal $signal): ?PulseFormat
+    {
+        return $before?->decode($signal) !== null ? $before : PulseFormat::discover($signal) ?? $before;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared\Capture;
+
+use Rundfunk\Medium\Infrared\IrSignal;
+
+/**
+ * The mark/space text that infrared receivers' tools print: lines "pulse N" and "space N" in microseconds, "timeout N" for
+ * a pause, "carrier N" in hertz, # for remarks; or all on one line as "+9000 -4500 +560 …".
+ */
+final readonly class CaptureText
+{
+    public const LARGEST = 2_000_000;
+
+    /** A pause of this length or longer ends a frame: longer than any space inside one, shorter than any gap between two. Common practice. */
+    private const PAUSE_NS = 10_000_000;
+
+    /**
+     * @return list<Frame> in the order in which they came
+     *
+     * @throws CaptureRefused
+     */
+    public static function read(string $text): array
+    {
+        if (strlen($text) > self::LARGEST) {
+            throw CaptureRefused::tooLarge(self::LARGEST);
+        }
+        $frames = [];
+        $lengths = [];
+        $gapNs = null;
+        $carrierHz = null;
+        foreach (self::items($text) as [$what, $number]) {
+            if ($what === 'carrier') {
+                $carrierHz = $number;
+
+                continue;
+            }
+            $ns = $number * 1000;
+            $isMark = $what === 'pulse';
+            if (! $isMark && ($ns >= self::PAUSE_NS || $what === 'timeout')) {
+                $frames = self::with($frames, $lengths, $carrierHz, $gapNs);
+                $gapNs = $ns;
+                $lengths = [];
+            } elseif ((count($lengths) % 2 === 0) === $isMark) {
+                $lengths[] = $ns;
+            } elseif ($lengths !== []) {
+                // Two of a kind in a row are one that was interrupted.
+                $lengths[count($lengths) - 1] += $ns;
+            }
+        }
+        $frames = self::with($frames, $lengths, $carrierHz, $gapNs);
+
+        return $frames === [] ? throw CaptureRefused::empty() : $frames;
+    }
+
+    /** @return string one frame as such text */
+    public static function write(IrSignal $signal): string
+    {
+        $lines = $signal->carrierHz === null ? [] : ["carrier {$signal->carrierHz}"];
+        foreach ($signal->lengthsNs as $at => $ns) {
+            $lines[] = ($at % 2 === 0 ? 'pulse ' : 'space ').(int) round($ns / 1000);
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** @return iterable<array{string, int}> */
+    private static function items(string $text): iterable
+    {
+        $lines = preg_split('/\R/', $text);
+        foreach ($lines === false ? [] : $lines as $index => $line) {
+            $line = trim((string) preg_replace('~(#|//).*$~', '', $line));
+            if ($line === '' || str_starts_with($line, 'Running') || str_starts_with($line, 'Using')) {
+                continue;
+            }
+            if (preg_match('/^([+-]\d{1,8}\s*)+$/D', $line) === 1) {
+                preg_match_all('/([+-])(\d+)/', $line, $match, PREG_SET_ORDER);
+                foreach ($match as [, $sign, $digits]) {
+                    yield [$sign === '+' ? 'pulse' : 'space', (int) $digits];
+                }
+            } elseif (preg_match('/^(pulse|space|timeout|carrier)\s+(\d{1,8})$/D', $line, $match) === 1) {
+                yield [$match[1], (int) $match[2]];
+            } else {
+                throw CaptureRefused::atLine($index + 1, $line);
+            }
+        }
+    }
+
+    /**
+     * @param  list<Frame>  $frames
+     * @param  list<int>  $lengths
+     * @return list<Frame>
+     */
+    private static function with(array $frames, array $lengths, ?int $carrierHz, ?int $gapNs): array
+    {
+        if ($lengths === []) {
+            return $frames;
+        }
+        if (count($lengths) % 2 === 0) {
+            array_pop($lengths);
+        }
+
+        return [...$frames, new Frame(new IrSignal($lengths, $carrierHz), $gapNs)];
+    }
+}

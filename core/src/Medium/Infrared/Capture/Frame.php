@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared\Capture;
+
+use Rundfunk\Medium\Infrared\IrSignal;
+
+/** One frame of a capture. */
+final readonly class Frame
+{
+    /** @param  int|null  $gapNs  the pause before it, nanoseconds; null for the first */
+    public function __construct(public IrSignal $signal, public ?int $gapNs)
+    {
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\DescribesEnds;
+use Rundfunk\Medium\DrawsPanel;
+use Rundfunk\Medium\ExportsFiles;
+use Rundfunk\Medium\HasRules;
+use Rundfunk\Medium\Infrared\Rule\CarrierOff;
+use Rundfunk\Medium\Infrared\Rule\CodeUnknown;
+use Rundfunk\Medium\Infrared\Rule\EmittersTogether;
+use Rundfunk\Medium\Infrared\Rule\HeardByTwo;
+use Rundfunk\Medium\Infrared\Rule\HeldKeyFlips;
+use Rundfunk\Medium\Infrared\Rule\IntervalTooShort;
+use Rundfunk\Medium\Infrared\Rule\KeyHasTwoCodes;
+use Rundfunk\Medium\Infrared\Rule\KeysAlike;
+use Rundfunk\Medium\Infrared\Rule\KnownByNameOnly;
+use Rundfunk\Medium\Infrared\Rule\LedOverPin;
+use Rundfunk\Medium\Infrared\Rule\LedStarved;
+use Rundfunk\Medium\Infrared\Rule\OutOfReach;
+use Rundfunk\Medium\Infrared\Rule\RawOnly;
+use Rundfunk\Medium\Infrared\Rule\RawTooAlike;
+use Rundfunk\Medium\LineForm;
+use Rundfunk\Medium\MarksStops;
+use Rundfunk\Medium\Medium;
+use Rundfunk\Medium\Proposes;
+use Rundfunk\Medium\SaysCommands;
+use Rundfunk\Medium\TimesHops;
+use Rundfunk\Medium\WritesC;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+
+/** Infrared within one room: bought remotes, appliances and toys, and our own emitters and receivers. */
+final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
+{
+    public const KEY = 'infrared';
+
+    private Protocols $protocols;
+
+    public function __construct()
+    {
+        $this->protocols = Protocols::standard();
+    }
+
+    public function key(): string
+    {
+        return self::KEY;
+    }
+
+    public function name(): string
+    {
+        return 'infrared';
+    }
+
+    public function part(): string
+    {
+        return 'infrared part';
+    }
+
+    public function form(): LineForm
+    {
+        return LineForm::Dotted;
+    }
+
+    public function linkSettings(): Shape
+    {
+        return Shape::of(Field::flag('sunlit', 'Whether direct sun falls into the room: it halves the reach.')->titled('Sun'));
+    }
+
+    public function endpointSettings(): Shape
+    {
+        return IrEnd::shape();
+    }
+
+    public function rules(): array
+    {
+        return [
+            new CodeUnknown($this->protocols),
+            new KeysAlike($this->protocols),
+            new KeyHasTwoCodes($this->protocols),
+            new HeardByTwo($this->protocols),
+            new RawOnly($this->protocols),
+            new RawTooAlike($this->protocols),
+            new KnownByNameOnly($this->protocols),
+            new CarrierOff($this->protocols),
+            new HeldKeyFlips($this->protocols),
+            new LedOverPin($this->protocols),
+            new LedStarved($this->protocols),
+            new OutOfReach($this->protocols),
+            new IntervalTooShort($this->protocols),
+            new EmittersTogether($this->protocols),
+        ];
+    }
+
+    public function steps(): array
+    {
+        return [new IntervalStep($this->protocols)];
+    }
+
+    public function saying(Plan $plan, Hop $hop): ?string
+    {
+        $code = IrCodes::of($plan, $hop);
+
+        return $code === null ? null : IrWords::ofCode($code, $this->protocols);
+    }
+
+    public function mark(Plan $plan, Endpoint $endpoint): ?string
+    {
+        $node = $plan->node($endpoint->nodeId);
+
+        return match (true) {
+            $node->kind === NodeKind::Remote => count($plan->controlsOf($node)).' keys',
+            $node->kind === NodeKind::Fixture => null,
+            $endpoint->role === Role::Sends => 'emit',
+            $endpoint->role === Role::Receives => 'recv',
+            default => 'both',
+        };
+    }
+
+    public function segments(Plan $plan, Hop $hop, int $turn): array
+    {
+        return IrTiming::segments($plan, $hop, $turn, $this->protocols);
+    }
+
+    public function defines(Plan $plan, Endpoint $endpoint): array
+    {
+        return IrHeader::defines($plan, $endpoint, $this->protocols);
+    }
+
+    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix): array
+    {
+        return IrHeader::tables($plan, $endpoint, $prefix, $this->protocols);
+    }
+
+    public function artefacts(Plan $plan, Endpoint $endpoint): array
+    {
+        return IrFiles::of($plan, $plan->node($endpoint->nodeId), $this->protocols);
+    }
+
+    public function panelSchema(): array
+    {
+        return IrPanel::schema();
+    }
+
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
+    {
+        return IrPanel::of($plan, $link, $knowledge, $this->protocols);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\OutOfRange;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\KeyCode;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+
+/** Key codes of a plan as infrared understands them. */
+final readonly class IrCodes
+{
+    /** What a code says; null while only timings or a foreign number are known. */
+    public static function command(KeyCode $code, Protocols $protocols): ?IrCommand
+    {
+        if ($code->protocol === 'pulse-distance') {
+            return $code->command === null || PulseFormat::tryParse($code->format) === null ? null : new IrCommand('pulse-distance', 0, $code->command, null, $code->format);
+        }
+        if ($code->address === null || $code->command === null || $protocols->find($code->protocol) === null) {
+            return null;
+        }
+
+        return new IrCommand($code->protocol, $code->address, $code->command);
+    }
+
+    /** The marks and spaces of a code; null when nothing tells them. */
+    public static function signal(KeyCode $code, Protocols $protocols): ?IrSignal
+    {
+        try {
+            $command = self::command($code, $protocols);
+            if ($command !== null) {
+                return $command->format !== null
+                    ? PulseFormat::tryParse($command->format)?->encode($command->command)
+                    : $protocols->named($command->protocol)->encode($command);
+            }
+
+            return $code->timings === '' ? null : IrSignal::parse($code->timings, $code->carrierHz);
+        } catch (OutOfRange) {
+            return null;
+        }
+    }
+
+    /** @return int hertz: what the code says, or else what its protocol has, or else what is common */
+    public static function carrierHz(KeyCode $code, Protocols $protocols): int
+    {
+        return $code->carrierHz ?? self::signal($code, $protocols)->carrierHz ?? 38_000;
+    }
+
+    public static function holding(KeyCode $code, Protocols $protocols): Holding
+    {
+        return $protocols->find($code->protocol)?->holding() ?? Holding::SameFrame;
+    }
+
+    /** @return int nanoseconds from one frame's start to the next */
+    public static function periodNs(KeyCode $code, Protocols $protocols): int
+    {
+        $signal = self::signal($code, $protocols);
+        $gapNs = PulseFormat::tryParse($code->format)->gapNs ?? 40_000_000;
+
+        return $protocols->find($code->protocol)?->periodNs() ?? ($signal?->durationNs() ?? 0) + $gapNs;
+    }
+
+    public static function leastSends(KeyCode $code, Protocols $protocols): int
+    {
+        return $protocols->find($code->protocol)?->leastSends() ?? 2;
+    }
+
+    /** The code that goes over an infrared hop: the appliance's own for what is asked of it, or the remote's for its key. */
+    public static function of(Plan $plan, Hop $hop): ?KeyCode
+    {
+        $route = $plan->route($hop->routeId);
+        $output = $plan->output($route->outputId);
+        if ($plan->endpoint($hop->toId)->nodeId === $output->nodeId && $plan->node($output->nodeId)->kind === NodeKind::Fixture) {
+            foreach ($plan->keyCodesTo($output) as $code) {
+                if ($code->action === $route->action) {
+                    return $code;
+                }
+            }
+
+            return null;
+        }
+
+        return $plan->keyCodesFrom($plan->control($route->controlId))[0] ?? null;
+    }
+
+    /** One signal cannot be told from the other by a receiver. */
+    public static function same(KeyCode $one, KeyCode $other, Protocols $protocols): bool
+    {
+        $first = self::command($one, $protocols);
+        $second = self::command($other, $protocols);
+        if ($first !== null && $second !== null) {
+            return $first->sameKeyAs($second);
+        }
+        if ($one->number !== null || $other->number !== null) {
+            return $one->number === $other->number && $one->format === $other->format && $one->protocol === $other->protocol;
+        }
+        $firstSignal = self::signal($one, $protocols);
+        $secondSignal = self::signal($other, $protocols);
+
+        return $firstSignal !== null && $secondSignal !== null && TimingDistance::same($firstSignal, $secondSignal);
+    }
+}

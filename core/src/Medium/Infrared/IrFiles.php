@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\Build\CNames;
+use Rundfunk\Medium\Artefact;
+use Rundfunk\Medium\Infrared\Capture\CaptureText;
+use Rundfunk\Medium\Infrared\Keymap\KeymapCodes;
+use Rundfunk\Medium\Infrared\Keymap\KeymapFile;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+
+/** A remote's or an appliance's codes as open files. */
+final readonly class IrFiles
+{
+    /** @return list<Artefact> */
+    public static function of(Plan $plan, Node $node, Protocols $protocols): array
+    {
+        $codes = $plan->keyCodesOf($node);
+        if ($codes === []) {
+            return [];
+        }
+        $name = CNames::lower($node->name);
+        $keymaps = KeymapCodes::keymaps($name, $codes);
+        $artefacts = $keymaps === [] ? [] : [new Artefact('ir-keymap', 'Keymap', $name.'.toml', 'application/toml', KeymapFile::write($keymaps))];
+        $texts = [];
+        foreach ($codes as $code) {
+            $signal = IrCodes::signal($code, $protocols);
+            if ($signal !== null) {
+                $texts[] = '# '.str_replace(["\r", "\n"], ' ', $code->name)."\n".CaptureText::write($signal).'space '.intdiv(max(20_000_000, IrCodes::periodNs($code, $protocols) - $signal->durationNs()), 1000)."\n";
+            }
+        }
+
+        return $texts === [] ? $artefacts : [...$artefacts, new Artefact('ir-timings', 'Marks and spaces', $name.'.txt', 'text/plain', implode("\n", $texts))];
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\Build\CNames;
+use Rundfunk\Build\UniqueNames;
+use Rundfunk\Medium\Define;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\KeyCode;
+use Rundfunk\Plan\Plan;
+
+/** What a node's program must know of its end of an infrared link. */
+final readonly class IrHeader
+{
+    /** @return list<Define> */
+    public static function defines(Plan $plan, Endpoint $endpoint, Protocols $protocols): array
+    {
+        $end = IrEnd::of($endpoint);
+        $defines = [];
+        if ($endpoint->role->receives()) {
+            $defines[] = new Define('RECEIVER_KHZ', (string) $end->carrierKhz, 'what the receiver is tuned to');
+        }
+        if ($endpoint->role->sends() && $end->intervalMs !== null) {
+            $defines[] = new Define('INTERVAL_MS', (string) $end->intervalMs, 'from one send to the next, at least');
+        }
+        $names = new UniqueNames;
+        foreach (IrSends::to($plan, $endpoint) as $number => ['code' => $code]) {
+            $defines[] = new Define($names->name('KEY_'.CNames::upper($code->name)), (string) ($number + 1), self::words($plan, $code, $protocols));
+        }
+
+        return $defines;
+    }
+
+    /** @return list<string> */
+    public static function tables(Plan $plan, Endpoint $endpoint, string $prefix, Protocols $protocols): array
+    {
+        return [
+            ...self::heard($plan, $endpoint, $prefix, $protocols),
+            ...self::sent($plan, $endpoint, $prefix, $protocols),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function heard(Plan $plan, Endpoint $endpoint, string $prefix, Protocols $protocols): array
+    {
+        $rows = [];
+        foreach (IrSends::to($plan, $endpoint) as $number => ['code' => $code]) {
+            $command = IrCodes::command($code, $protocols);
+            if ($command !== null) {
+                $rows[] = sprintf('    { "%s", 0x%04XUL, 0x%04XUL, %d }, /* %s */', $command->protocol, $command->address, $command->command, $number + 1, CNames::comment(self::words($plan, $code, $protocols)));
+            }
+        }
+        if ($rows === []) {
+            return [];
+        }
+        $type = strtolower($prefix).'_heard';
+
+        return [
+            '/* What this node listens for. A held key repeats: act on the first frame only, unless the action may repeat. */',
+            "struct {$type} {", '    const char *protocol;', '    uint32_t address;', '    uint32_t command;', '    uint8_t key;', '};',
+            "static const struct {$type} {$type}[] = {", ...$rows, '};', '',
+        ];
+    }
+
+    /** @return list<string> */
+    private static function sent(Plan $plan, Endpoint $endpoint, string $prefix, Protocols $protocols): array
+    {
+        $lines = [];
+        $names = new UniqueNames;
+        foreach ($endpoint->role->sends() ? IrSends::from($plan, $endpoint) : [] as ['code' => $code]) {
+            $signal = IrCodes::signal($code, $protocols);
+            if ($signal === null) {
+                continue;
+            }
+            $name = $names->name(strtolower($prefix).'_send_'.CNames::lower("{$plan->node($code->nodeId)->name} {$code->name}"));
+            $lines[] = '/* '.CNames::comment(self::words($plan, $code, $protocols)).'. Marks and spaces in microseconds, mark first. */';
+            $lines[] = '#define '.strtoupper($name).'_HZ '.IrCodes::carrierHz($code, $protocols).'UL';
+            $lines[] = '#define '.strtoupper($name).'_SENDS '.IrCodes::leastSends($code, $protocols);
+            $lines[] = "static const uint16_t {$name}[] = {";
+            foreach (array_chunk(explode(' ', $signal->text()), 12) as $chunk) {
+                $lines[] = '    '.implode(', ', $chunk).',';
+            }
+            $lines[] = '};';
+            $lines[] = '';
+        }
+
+        return $lines;
+    }
+
+    private static function words(Plan $plan, KeyCode $code, Protocols $protocols): string
+    {
+        return "{$plan->node($code->nodeId)->name}, {$code->name}: ".IrWords::ofCode($code, $protocols);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\Plan\KeyCode;
+
+/** Codes as people write them. */
+final readonly class IrWords
+{
+    public static function of(IrCommand $command, Protocols $protocols): string
+    {
+        if ($command->protocol === 'pulse-distance') {
+            return sprintf('pulse distance 0x%X', $command->command);
+        }
+        $name = $protocols->find($command->protocol)?->name() ?? $command->protocol;
+
+        return sprintf('%s 0x%02X 0x%02X', $name, $command->address, $command->command);
+    }
+
+    public static function ofCode(KeyCode $code, Protocols $protocols): string
+    {
+        $command = IrCodes::command($code, $protocols);
+
+        return match (true) {
+            $command !== null => self::of($command, $protocols),
+            $code->number !== null => trim(($code->format ?? '').' '.$code->number),
+            $code->timings !== '' => 'raw timings',
+            default => 'no code yet',
+        };
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Infrared;
+
+use Rundfunk\Medium\Infrared\Protocol\Nec;
+use Rundfunk\Medium\Infrared\Protocol\NecExtended;
+use Rundfunk\Medium\Infrared\Protocol\NecPlain;
+use Rundfunk\Medium\Infrared\Protocol\Rc5;
+use Rundfunk\Medium\Infrared\Protocol\Rc6;
+use Rundfunk\Medium\Infrared\Protocol\Sirc;
+use Rundfunk\OutOfRange;
+
+/** The infrared protocols this program knows. A new one is one line in standard(). */
+final readonly class Protocols
+{
+    /** @param  array<string, Protocol>  $byKey */
+    private function __construct(private array $byKey)
+    {
+    }
+
+    public static function standard(): self
+    {
+        $byKey = [];
+        foreach ([new Nec, new NecExtended, new NecPlain, new Rc5, new Rc6, Sirc::ofBits(12), Sirc::ofBits(15), Sirc::ofBits(20)] as $protocol) {
+            $byKey[$protocol->key()] = $protocol;
+        }
+
+        return new self($byKey);
+    }
+
+    public function find(string $key): ?Protocol
+    {
+        return $this->byKey[$key] ?? null;
+    }
+
+    /** @throws OutOfRange */
+    public function named(string $key): Protocol
+    {
+        return $this->byKey[$key] ?? throw OutOfRange::because('protocol', 'protocol must be one of '.implode(', ', array_keys($this->byKey)).'.');
+    }
+
+    /** @return list<Protocol> */
+    public function all(): array
+    {
+        return array_values($this->byKey);
+    }
+
+    public function decode(IrSignal $signal): ?IrCommand
+    {
+        foreach ($this->byKey as $protocol) {
+            $command = $protocol->decode($signal);
+            if ($command !== null) {
+                return $command;
+            }
+        }
+
+        return null;
+    }
+}

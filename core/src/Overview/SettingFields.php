@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Overview;
+
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\FlagType;
+use Rundfunk\Plan\Shape\NumberType;
+use Rundfunk\Plan\Shape\OneOfType;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\WholeType;
+
+/** A shape's fields as screens draw them. */
+final readonly class SettingFields
+{
+    /** @return list<array<string, mixed>> */
+    public static function of(Shape $shape): array
+    {
+        return array_map(static fn (Field $field): array => [
+            'name' => $field->name,
+            'title' => $field->title ?? $field->name,
+            'kind' => match (true) {
+                $field->type instanceof OneOfType => 'choice',
+                $field->type instanceof WholeType => 'whole',
+                $field->type instanceof NumberType => 'number',
+                $field->type instanceof FlagType => 'flag',
+                default => 'text',
+            },
+            'choices' => $field->type instanceof OneOfType ? $field->type->choices : [],
+            'lowest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->lowest : null,
+            'highest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->highest : null,
+            'nullable' => $field->nullable,
+            'assigned' => $field->assigned,
+            'unit' => $field->unit,
+            'doc' => $field->doc,
+        ], array_values($shape->fields));
+    }
+
+    /** @return array<string, mixed> */
+    public static function schema(): array
+    {
+        return Schema::object([
+            'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
+            'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
+            'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
+        ]);
+    }
+}

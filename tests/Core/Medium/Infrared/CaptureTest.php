@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Medium\Infrared;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Medium\Infrared\Capture\CaptureRefused;
+use Rundfunk\Medium\Infrared\Capture\CaptureSession;
+use Rundfunk\Medium\Infrared\Capture\CaptureText;
+use Rundfunk\Medium\Infrared\Capture\Press;
+use Rundfunk\Medium\Infrared\IrCommand;
+use Rundfunk\Medium\Infrared\Protocols;
+use Rundfunk\Medium\Infrared\PulseFormat;
+use Rundfunk\Plan\KeyCode;
+use Tests\Core\CoreTestCase;
+
+final class CaptureTest extends CoreTestCase
+{
+    /** @param  list<string>  $frames texts of marks and spaces, a pause of so many microseconds between them */
+    private static function session(array $frames, int $pauseUs = 40_000): CaptureSession
+    {
+        return CaptureSession::of(CaptureText::read(implode("space {$pauseUs}\n", $frames)), Protocols::standard());
+    }
+
+    private static function frame(string $protocol, int $address, int $command, ?bool $toggle = null): string
+    {
+        return CaptureText::write(Protocols::standard()->named($protocol)->encode(new IrCommand($protocol, $address, $command, $toggle)));
+    }
+
+    public function test_a_held_key_is_one_press_however_often_its_frame_comes(): void
+    {
+        $repeat = "pulse 9000\nspace 2250\npulse 560\n";
+        $session = self::session([self::frame('nec', 4, 8), $repeat, $repeat]);
+        self::assertCount(1, $session->presses);
+        self::assertSame(3, $session->presses[0]->sends);
+        $session = self::session([self::frame('sirc12', 1, 21), self::frame('sirc12', 1, 21), self::frame('sirc12', 1, 21)], 20_000);
+        self::assertSame([3], array_map(static fn (Press $press): int => $press->sends, $session->presses));
+    }
+
+    public function test_the_toggle_bit_parts_two_presses_of_one_key(): void
+    {
+        $session = self::session([self::frame('rc5', 5, 53, false), self::frame('rc5', 5, 53, false), self::frame('rc5', 5, 53, true)], 89_000);
+        self::assertSame([2, 1], array_map(static fn (Press $press): int => $press->sends, $session->presses));
+        $rows = $session->rows([], Protocols::standard());
+        self::assertSame([null, 1], array_column($rows, 'sameAs'));
+        self::assertSame([false, true], array_column($rows, 'toggle'));
+    }
+
+    public function test_presses_are_named_by_what_the_remote_knows(): void
+    {
+        $code = new KeyCode('01ARZ3NDEKTSV4RRFFQ69G5FAV', '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'Power', 'nec', 4, 8);
+        $rows = self::session([self::frame('nec', 4, 8), self::frame('nec', 4, 9)], 500_000)->rows([$code], Protocols::standard());
+        self::assertSame(['Power', null], array_column($rows, 'known'));
+        self::assertSame(['protocol' => 'nec', 'address' => 4, 'command' => 9, 'carrierHz' => 38000, 'timings' => '', 'format' => null], $rows[1]['code']);
+    }
+
+    public function test_an_unknown_pulse_distance_remote_is_described_and_its_keys_are_told_apart(): void
+    {
+        $format = PulseFormat::tryParse('lead=4500/4500 zero=600/500 one=600/1600 stop=600 bits=32 order=msb carrier=38000 gap=40000');
+        self::assertNotNull($format);
+        $frames = array_map(static fn (int $value): string => CaptureText::write($format->encode($value)), [0xE0E040BF, 0xE0E0807F, 0xE0E040BF]);
+        $rows = self::session($frames, 500_000)->rows([], Protocols::standard());
+        self::assertSame(['pulse distance 0xE0E040BF', 'pulse distance 0xE0E0807F', 'pulse distance 0xE0E040BF'], array_column($rows, 'says'));
+        self::assertSame([null, null, 1], array_column($rows, 'sameAs'));
+    }
+
+    public function test_what_fits_nothing_is_kept_as_timings_and_matched_by_distance(): void
+    {
+        $odd = "pulse 300\nspace 900\npulse 1500\nspace 400\npulse 700\nspace 2500\npulse 1100\nspace 300\npulse 2000\n";
+        $again = "pulse 330\nspace 850\npulse 1450\nspace 430\npulse 740\nspace 2400\npulse 1060\nspace 330\npulse 2080\n";
+        $other = "pulse 300\nspace 900\npulse 1500\nspace 400\npulse 2100\nspace 2500\npulse 1100\nspace 300\npulse 700\n";
+        $rows = self::session([$odd, $again, $other], 500_000)->rows([], Protocols::standard());
+        self::assertSame([null, 1, null], array_column($rows, 'sameAs'));
+        self::assertSame('raw', $rows[0]['code']['protocol']);
+        self::assertSame('300 900 1500 400 700 2500 1100 300 2000', $rows[0]['code']['timings']);
+    }
+
+    public function test_one_line_with_signs_reads_as_the_same(): void
+    {
+        $lines = CaptureText::read("# a remark\ncarrier 36000\npulse 889\nspace 1778\npulse 889\n");
+        $signs = CaptureText::read('+889 -1778 +889');
+        self::assertSame($lines[0]->signal->lengthsNs, $signs[0]->signal->lengthsNs);
+        self::assertSame(36_000, $lines[0]->signal->carrierHz);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function broken(): iterable
+    {
+        yield 'nothing' => ['', 'no pulse'];
+        yield 'only a pause' => ["space 100000\n", 'no pulse'];
+        yield 'a word' => ["pulse 9000\nspice 4500\n", 'Line 2'];
+        yield 'a negative length' => ["pulse -9000\n", 'Line 1'];
+        yield 'hostile bytes' => ["\x00\xFF\n", 'Line 1'];
+        yield 'two megabytes' => [str_repeat("pulse 1\n", 300_000), 'larger than'];
+    }
+
+    #[DataProvider('broken')]
+    public function test_a_broken_capture_is_refused_with_its_line(string $text, string $message): void
+    {
+        $this->expectException(CaptureRefused::class);
+        $this->expectExceptionMessage($message);
+        CaptureText::read($text);
+    }
+}
