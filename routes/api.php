@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AssignController;
+use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\LearnController;
 use App\Http\Controllers\NodeSheetController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanFileController;
@@ -18,6 +20,8 @@ Route::post('registration', [SessionController::class, 'register'])->middleware(
 Route::middleware('auth')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'signOut']);
     Route::get('catalogue', CatalogueController::class);
+    Route::get('calculators', [CalculatorController::class, 'index']);
+    Route::post('calculators/{name}', [CalculatorController::class, 'calculate']);
 
     Route::get('plans', [PlanController::class, 'index']);
     Route::post('plans', [PlanController::class, 'create']);
@@ -34,6 +38,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
     Route::get('plans/{plan}/assignment', AssignController::class);
 
+    Route::post('plans/{plan}/nodes/{node}/learn', LearnController::class);
     Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);
     Route::get('plans/{plan}/nodes/{node}/header', [NodeSheetController::class, 'header']);
     Route::get('plans/{plan}/nodes/{node}/artefacts/{artefact}', [NodeSheetController::class, 'artefact']);

@@ -8,8 +8,10 @@ use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Check\Severity;
 use Rundfunk\Medium\DrawsPanel;
+use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
+use Rundfunk\Overview\CalculatorView;
 use Rundfunk\Overview\KindsView;
 use Rundfunk\Overview\Schema;
 use Rundfunk\Overview\SettingFields;
@@ -78,6 +80,8 @@ final class Components
             'Credentials' => Schema::object(['email' => Schema::text(), 'password' => Schema::text()]),
             'Registration' => Schema::object(['name' => Schema::text(), 'email' => Schema::text(), 'password' => Schema::text()]),
             'NewPlan' => Schema::object(['name' => Schema::text(), 'region' => Schema::text()]),
+            'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
+            'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,
             'Edit' => Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
         ];
@@ -113,6 +117,9 @@ final class Components
                 'operations' => Schema::listOf(Schema::ref('Operation')),
             ]),
             'Assignment' => Schema::object(['version' => Schema::whole(), 'proposals' => Schema::listOf(Schema::ref('Proposal'))]),
+            'Learned' => Schema::object(['rows' => Schema::listOf(LearnedRow::schema())]),
+            'Calculators' => Schema::object(['calculators' => Schema::listOf(CalculatorView::schema())]),
+            'Worked' => Schema::object(['outputs' => Schema::anyObject()]),
             'WiringRow' => Schema::object(['module' => Schema::text(), 'terminal' => Schema::text(), 'pin' => Schema::text(), 'carries' => Schema::text(), 'level' => Schema::text(), 'note' => Schema::text()]),
             'NodeSheet' => Schema::object([
                 'wiring' => Schema::listOf(Schema::ref('WiringRow')), 'header' => Schema::orNull(Schema::text()), 'headerName' => Schema::text(),
@@ -200,7 +207,7 @@ final class Components
             ]),
             'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
             'SettingField' => SettingFields::schema(),
-            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
+            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'learns' => Schema::flag(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
                 'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),

@@ -19,6 +19,12 @@ final readonly class Figures
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** @return string "1 key", "4 keys" */
+    public static function counted(int $count, string $what): string
+    {
+        return "{$count} {$what}".($count === 1 ? '' : 's');
+    }
+
     /** @return string "548 µs", "1.10 ms", "1.24 s" */
     public static function duration(int $nanoseconds): string
     {

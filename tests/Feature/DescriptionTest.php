@@ -41,7 +41,7 @@ final class DescriptionTest extends FeatureTestCase
         $this->actingAs($user);
         $node = FaultyOnPurpose::plan(app(Knowledge::class))->nodes()[1]->id;
         foreach ([
-            '/api/session' => 'Session', '/api/plans' => 'PlanList', '/api/catalogue' => 'Catalogue', "/api/plans/{$plan->id}" => 'Workspace',
+            '/api/session' => 'Session', '/api/plans' => 'PlanList', '/api/catalogue' => 'Catalogue', '/api/calculators' => 'Calculators', "/api/plans/{$plan->id}" => 'Workspace',
             "/api/plans/{$plan->id}/assignment" => 'Assignment', "/api/plans/{$plan->id}/history" => 'History', "/api/plans/{$plan->id}/nodes/{$node}/sheet" => 'NodeSheet',
         ] as $path => $name) {
             $schema = ['$ref' => '#/components/schemas/'.$name, 'components' => ['schemas' => Components::of(app(Knowledge::class)->media)]];

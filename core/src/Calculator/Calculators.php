@@ -37,6 +37,11 @@ final readonly class Calculators
         return array_values($this->byName);
     }
 
+    public function has(string $name): bool
+    {
+        return isset($this->byName[$name]);
+    }
+
     public function named(string $name): Calculator
     {
         return $this->byName[$name] ?? throw BadInput::noCalculator($name, array_keys($this->byName));

@@ -7,6 +7,7 @@ namespace Rundfunk\Console;
 use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\Quantity;
+use Rundfunk\Overview\CalculatorView;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -34,7 +35,7 @@ final class CalcCommand extends Command
         $calculators = Calculators::standard();
         $asJson = $input->getOption('json') === true;
         if ($input->getOption('list') === true) {
-            $output->writeln($asJson ? Options::json(array_map(self::describe(...), $calculators->all())) : self::listed($calculators), OutputInterface::OUTPUT_RAW);
+            $output->writeln($asJson ? Options::json(array_map(CalculatorView::of(...), $calculators->all())) : self::listed($calculators), OutputInterface::OUTPUT_RAW);
 
             return 0;
         }
@@ -58,20 +59,6 @@ final class CalcCommand extends Command
         }
 
         return $pairs;
-    }
-
-    /** @return array<string, mixed> */
-    private static function describe(Calculator $calculator): array
-    {
-        return [
-            'name' => $calculator->name(),
-            'topic' => $calculator->topic(),
-            'title' => $calculator->title(),
-            'formula' => $calculator->formula(),
-            'source' => $calculator->source(),
-            'inputs' => $calculator->inputs(),
-            'outputs' => $calculator->outputs(),
-        ];
     }
 
     private static function listed(Calculators $calculators): string

@@ -10,6 +10,7 @@ use Rundfunk\Catalogue\Rail;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\Medium;
 
 /** The catalogue as screens offer it. */
@@ -59,6 +60,7 @@ final readonly class CatalogueView
             'key' => $medium->key(),
             'name' => $medium->name(),
             'part' => $medium->part(),
+            'learns' => $medium instanceof LearnsCodes,
             'form' => $medium->form()->value,
             'linkSettings' => SettingFields::of($medium->linkSettings()),
             'endpointSettings' => SettingFields::of($medium->endpointSettings()),

@@ -6,6 +6,7 @@ const posts = (count: number) =>
 const line = (...nodes: number[]) => ({
     linkId: 'l',
     form: 'dashed' as const,
+    mediumKey: 'packet-radio',
     medium: 'm',
     stops: nodes.map((node) => ({ endpointId: `e${node}`, nodeId: `n${node}`, mark: null })),
 });

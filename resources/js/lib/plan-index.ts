@@ -64,6 +64,10 @@ export class PlanIndex {
         return inOrder(this.document.outputs.filter((output) => output.nodeId === nodeId));
     }
 
+    keyCodesOf(nodeId: string): Schemas['KeyCode'][] {
+        return inOrder(this.document.keyCodes.filter((code) => code.nodeId === nodeId));
+    }
+
     endpointsOn(linkId: string): Schemas['Endpoint'][] {
         return inOrder(this.document.endpoints.filter((endpoint) => endpoint.linkId === linkId));
     }
@@ -83,6 +87,7 @@ export class PlanIndex {
             case 'module':
             case 'control':
             case 'output':
+            case 'keyCode':
                 return { step: 'nodes', item: thing?.['nodeId'] ?? undefined };
             case 'pinUse':
                 return { step: 'nodes', item: this.module(thing?.['moduleId'] ?? '')?.nodeId };

@@ -2,7 +2,7 @@
     import type { Schemas } from '../lib/api';
     import { placeLabels } from '../lib/ruler-labels';
 
-    let { figures }: { figures: Schemas['PacketPanel'] } = $props();
+    let { figures }: { figures: Schemas['PacketRadioPanel']['figures'] } = $props();
     let width = $state(780);
     const left = 14;
     const ROW = 15;

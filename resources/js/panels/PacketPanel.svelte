@@ -1,28 +1,17 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
-    import type { PlanIndex } from '../lib/plan-index';
-    import { ulid } from '../lib/ulid';
-    import { add, change, remove, workspace } from '../lib/workspace.svelte';
+    import { changeEnd, joinLink, roles } from '../lib/ends';
+    import { change, remove, workspace } from '../lib/workspace.svelte';
     import PinButton from '../widgets/PinButton.svelte';
     import RemoveButton from '../widgets/RemoveButton.svelte';
     import SelectField from '../widgets/SelectField.svelte';
     import TextField from '../widgets/TextField.svelte';
     import BandRuler from './BandRuler.svelte';
+    import type { PanelProps } from './panels';
 
-    interface Props {
-        figures: Schemas['PacketPanel'];
-        link: Schemas['Link'];
-        index: PlanIndex;
-        medium: Schemas['Medium'];
-    }
-    let { figures, link, index, medium }: Props = $props();
+    let { figures, link, index, medium }: PanelProps<'packet-radio'> = $props();
     const ends = $derived(index.endpointsOn(link.id));
     const absent = $derived(index.nodes.filter((node) => !ends.some((end) => end.nodeId === node.id)));
-    const roles = [
-        { value: 'sends', name: 'sends' },
-        { value: 'receives', name: 'receives' },
-        { value: 'both', name: 'both' },
-    ];
     const shared = $derived(
         medium.endpointSettings.filter((field) => medium.linkSettings.some((other) => other.name === field.name)),
     );
@@ -35,32 +24,7 @@
     }
 
     function set(end: Schemas['Endpoint'], label: string, values: Record<string, unknown>): void {
-        void workspace.edit(`${label} of ${name(end)} on ${link.name}`, change('endpoint', end.id, values));
-    }
-
-    function join(nodeId: string): void {
-        const node = index.node(nodeId);
-        if (node !== undefined) {
-            const radio = index
-                .modulesOf(nodeId)
-                .find(
-                    (module) =>
-                        module.class.startsWith(link.medium) &&
-                        !index.document.endpoints.some((end) => end.moduleId === module.id),
-                );
-            const role = node.kind === 'handset' ? 'sends' : 'receives';
-            void workspace.edit(
-                `Put ${node.name} on ${link.name}`,
-                add('endpoint', ulid(), {
-                    linkId: link.id,
-                    nodeId,
-                    moduleId: radio?.id ?? null,
-                    role,
-                    settings: {},
-                    order: index.nextOrder(ends),
-                }),
-            );
-        }
+        changeEnd(index, link, end, label, values);
     }
 
     function number(text: string): number | string | null {
@@ -211,7 +175,7 @@
                 value=""
                 empty="Put a node on this link…"
                 items={absent.map((node) => ({ value: node.id, name: node.name }))}
-                onsave={join}
+                onsave={(nodeId) => joinLink(index, link, nodeId)}
             />
         </div>
     {/if}

@@ -3,6 +3,8 @@
 
     interface Props {
         label: string;
+        /** What a reader of the page says instead, where the label alone is not unique. */
+        spoken?: string;
         value: string;
         items: { value: string; name: string }[];
         onsave: (value: string) => void;
@@ -14,6 +16,7 @@
     }
     let {
         label,
+        spoken,
         value,
         items,
         onsave,
@@ -34,7 +37,7 @@
 
 <div class={className}>
     <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
-    <Select {id} {value} size="sm" {disabled} placeholder="" onchange={save}>
+    <Select {id} {value} aria-label={spoken} size="sm" {disabled} placeholder="" onchange={save}>
         {#if empty !== undefined}<option value="">{empty}</option>{/if}
         {#each items as item (item.value)}<option value={item.value} selected={item.value === value}>{item.name}</option
             >{/each}

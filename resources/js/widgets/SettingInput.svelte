@@ -13,15 +13,21 @@
         /** Left out where a value cannot be pinned. */
         onpin?: () => void;
         quiet?: boolean;
+        /** Whose it is, where several of its like are on the page. */
+        of?: string;
     }
-    let { field, value, onsave, pinned = false, onpin, quiet = false }: Props = $props();
+    let { field, value, onsave, pinned = false, onpin, quiet = false, of = '' }: Props = $props();
     const label = $derived(
         field.unit === null || field.kind === 'flag' ? field.title : `${field.title}, ${field.unit}`,
     );
+    const spoken = $derived(of === '' ? undefined : `${label} of ${of}`);
 
     /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
     function typed(text: string): Value {
-        return text === '' ? null : /^-?\d+$/.test(text) ? Number(text) : text;
+        if (field.kind === 'text') {
+            return text === '' && field.nullable ? null : text;
+        }
+        return text === '' ? null : /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : text;
     }
 </script>
 
@@ -29,6 +35,7 @@
     {#if field.kind === 'flag'}
         <SelectField
             {label}
+            {spoken}
             {quiet}
             class="w-[92px]"
             value={String(value)}
@@ -41,6 +48,7 @@
     {:else if field.kind === 'choice'}
         <SelectField
             {label}
+            {spoken}
             {quiet}
             class="w-[104px]"
             value={String(value ?? '')}
@@ -51,9 +59,10 @@
     {:else}
         <TextField
             {label}
+            {spoken}
             {quiet}
             mono
-            class="w-[84px]"
+            class={field.kind === 'text' ? 'w-[150px]' : 'w-[84px]'}
             value={String(value ?? '')}
             placeholder={field.nullable ? 'none yet' : ''}
             onsave={(text) => onsave(typed(text))}

@@ -14,7 +14,7 @@
             what will go wrong, before you solder.
         </p>
         <svg viewBox="0 0 520 210" class="mt-10 w-full max-w-[520px]" aria-hidden="true">
-            <g fill="none" stroke="var(--packet)" stroke-width="4">
+            <g fill="none" stroke="var(--medium-packet-radio)" stroke-width="4">
                 <path d="M40 60H330" stroke-dasharray="12 7" />
                 <path d="M250 140H480" stroke-dasharray="12 7" />
             </g>
@@ -36,7 +36,7 @@
                     height="12"
                     rx="2"
                     fill="var(--paper)"
-                    stroke="var(--packet)"
+                    stroke="var(--medium-packet-radio)"
                     stroke-width="3"
                 />
             {/each}

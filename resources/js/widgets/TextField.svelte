@@ -3,6 +3,8 @@
 
     interface Props {
         label: string;
+        /** What a reader of the page says instead, where the label alone is not unique. */
+        spoken?: string;
         value: string;
         onsave: (value: string) => void;
         /** The label is for readers of the page, not to be seen. */
@@ -14,6 +16,7 @@
     }
     let {
         label,
+        spoken,
         value,
         onsave,
         quiet = false,
@@ -33,5 +36,13 @@
 
 <div class={className}>
     <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
-    <Input {id} {value} {placeholder} size="sm" class={mono ? 'mono !text-[12.5px]' : ''} onchange={save} />
+    <Input
+        {id}
+        {value}
+        aria-label={spoken}
+        {placeholder}
+        size="sm"
+        class={mono ? 'mono !text-[12.5px]' : ''}
+        onchange={save}
+    />
 </div>

@@ -17,6 +17,7 @@ const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] 
     lowest: 0,
     highest: 125,
     nullable: true,
+    assigned: false,
     unit: null,
     doc: 'The channel.',
     ...more,

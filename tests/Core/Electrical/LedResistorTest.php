@@ -36,7 +36,7 @@ final class LedResistorTest extends CoreTestCase
         $process = new Process(['ngspice', '-b', $circuit], timeout: 30);
         $process->mustRun();
         unlink($circuit);
-        preg_match_all('/= ([0-9.e+-]+)/', $process->getOutput(), $found);
+        preg_match_all('/= ([0-9.]+e[+-][0-9]+)/', $process->getOutput(), $found);
         $resistor = new LedResistor(5, 1.35, 100);
         self::assertEqualsWithDelta((float) $found[1][0] * 1000, $resistor->actualMa(), 0.001);
         self::assertEqualsWithDelta((float) $found[1][1] * 1000, $resistor->powerMw(), 0.01);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
@@ -23,6 +24,7 @@ use Rundfunk\Medium\Infrared\Rule\LedStarved;
 use Rundfunk\Medium\Infrared\Rule\OutOfReach;
 use Rundfunk\Medium\Infrared\Rule\RawOnly;
 use Rundfunk\Medium\Infrared\Rule\RawTooAlike;
+use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
@@ -40,7 +42,7 @@ use Rundfunk\Plan\Shape\Field;
 use Rundfunk\Plan\Shape\Shape;
 
 /** Infrared within one room: bought remotes, appliances and toys, and our own emitters and receivers. */
-final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
+final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
 {
     public const KEY = 'infrared';
 
@@ -118,7 +120,7 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
         $node = $plan->node($endpoint->nodeId);
 
         return match (true) {
-            $node->kind === NodeKind::Remote => count($plan->controlsOf($node)).' keys',
+            $node->kind === NodeKind::Remote => Figures::counted(count($plan->controlsOf($node)), 'key'),
             $node->kind === NodeKind::Fixture => null,
             $endpoint->role === Role::Sends => 'emit',
             $endpoint->role === Role::Receives => 'recv',
@@ -144,6 +146,11 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
     public function artefacts(Plan $plan, Endpoint $endpoint): array
     {
         return IrFiles::of($plan, $plan->node($endpoint->nodeId), $this->protocols);
+    }
+
+    public function learn(string $text, array $known): array
+    {
+        return IrLearning::from($text, $known, $this->protocols);
     }
 
     public function panelSchema(): array

@@ -8,6 +8,8 @@
     let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const board = $derived(catalogue.boards.find((one) => one.key === node?.board));
+    const kind = $derived(catalogue.nodeKinds.find((one) => one.key === node?.kind));
+    const bought = $derived(kind?.bought ?? false);
     let sheet = $state<Schemas['NodeSheet'] | null>(null);
     const open = $derived(
         data.findings.filter(
@@ -40,7 +42,7 @@
         <div class="min-w-0 grow">
             <h1>{node.name}</h1>
             <p class="text-soft mt-0.5">
-                {board?.name ?? 'no board yet'} · {index.placeName(node.placeId)}{open > 0
+                {bought ? kind?.name : (board?.name ?? 'no board yet')} · {index.placeName(node.placeId)}{open > 0
                     ? ` · ${open} findings open`
                     : ''}
             </p>
@@ -54,59 +56,81 @@
                 items={index.nodes.map((one) => ({ value: one.id, name: one.name }))}
                 onsave={(id) => push(`/plans/${planId}/build/${id}`)}
             />
-            <Button color="alternative" href="/api/plans/{planId}/nodes/{node.id}/wiring.csv">Wiring as CSV</Button>
+            {#if !bought}<Button color="alternative" href="/api/plans/{planId}/nodes/{node.id}/wiring.csv"
+                    >Wiring as CSV</Button
+                >{/if}
             <Button color="alternative" onclick={() => window.print()}>Print</Button>
-            <Button href="/api/plans/{planId}/nodes/{node.id}/header"
-                >Download {sheet?.headerName ?? 'the header'}</Button
-            >
+            {#if !bought}<Button href="/api/plans/{planId}/nodes/{node.id}/header"
+                    >Download {sheet?.headerName ?? 'the header'}</Button
+                >{/if}
         </div>
     </div>
     {#if sheet !== null}
         <div class="mt-3 grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
-            <section class="sheet overflow-x-auto" aria-label="Wiring table">
-                <table class="ledger">
-                    <thead
-                        ><tr
-                            ><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th
-                                class="hidden sm:table-cell">Level</th
-                            ><th class="hidden sm:table-cell">Note</th></tr
-                        ></thead
-                    >
-                    <tbody>
-                        {#each sheet.wiring as row, at (`${row.module} ${row.terminal} ${at}`)}
-                            <tr>
-                                <td class="font-medium whitespace-nowrap"
-                                    >{row.module === sheet.wiring[at - 1]?.module ? '' : row.module}</td
-                                >
-                                <td class="mono">{row.terminal}</td>
-                                <td class="mono whitespace-nowrap {row.pin === '?' ? 'text-fault' : ''}">{row.pin}</td>
-                                <td>{row.carries}</td>
-                                <td class="mono hidden whitespace-nowrap sm:table-cell">{row.level}</td>
-                                <td class="text-soft hidden text-[14px] sm:table-cell">{row.note}</td>
-                            </tr>
-                            {#if row.level !== '' || row.note !== ''}
-                                <tr class="sm:hidden"
-                                    ><td></td><td colspan="3" class="text-soft !pt-0 text-[14px]"
-                                        ><span class="mono">{row.level}</span> {row.note}</td
-                                    ></tr
-                                >
-                            {/if}
-                        {:else}
-                            <tr><td colspan="6">Nothing to wire yet: give the node a board and modules.</td></tr>
-                        {/each}
-                    </tbody>
-                </table>
-            </section>
-            <section class="sheet no-print overflow-hidden" aria-label="C header">
-                <h2 class="border-rule border-b px-3 py-2">
-                    {sheet.headerName} <span class="text-soft font-normal">C99, for the program of this node</span>
-                </h2>
-                <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-                <pre
-                    class="mono max-h-[calc(100vh-190px)] overflow-auto p-3 leading-[1.45]"
-                    tabindex="0">{sheet.header}</pre>
-            </section>
+            {#if !bought}<section class="sheet overflow-x-auto" aria-label="Wiring table">
+                    <table class="ledger">
+                        <thead
+                            ><tr
+                                ><th>Module</th><th>Terminal</th><th>Pin</th><th>Carries</th><th
+                                    class="hidden sm:table-cell">Level</th
+                                ><th class="hidden sm:table-cell">Note</th></tr
+                            ></thead
+                        >
+                        <tbody>
+                            {#each sheet.wiring as row, at (`${row.module} ${row.terminal} ${at}`)}
+                                <tr>
+                                    <td class="font-medium whitespace-nowrap"
+                                        >{row.module === sheet.wiring[at - 1]?.module ? '' : row.module}</td
+                                    >
+                                    <td class="mono">{row.terminal}</td>
+                                    <td class="mono whitespace-nowrap {row.pin === '?' ? 'text-fault' : ''}"
+                                        >{row.pin}</td
+                                    >
+                                    <td>{row.carries}</td>
+                                    <td class="mono hidden whitespace-nowrap sm:table-cell">{row.level}</td>
+                                    <td class="text-soft hidden text-[14px] sm:table-cell">{row.note}</td>
+                                </tr>
+                                {#if row.level !== '' || row.note !== ''}
+                                    <tr class="sm:hidden"
+                                        ><td></td><td colspan="3" class="text-soft !pt-0 text-[14px]"
+                                            ><span class="mono">{row.level}</span> {row.note}</td
+                                        ></tr
+                                    >
+                                {/if}
+                            {:else}
+                                <tr><td colspan="6">Nothing to wire yet: give the node a board and modules.</td></tr>
+                            {/each}
+                        </tbody>
+                    </table>
+                </section>{/if}
+            {#if sheet.header !== null}<section class="sheet no-print overflow-hidden" aria-label="C header">
+                    <h2 class="border-rule border-b px-3 py-2">
+                        {sheet.headerName} <span class="text-soft font-normal">C99, for the program of this node</span>
+                    </h2>
+                    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+                    <pre
+                        class="mono max-h-[calc(100vh-190px)] overflow-auto p-3 leading-[1.45]"
+                        tabindex="0">{sheet.header}</pre>
+                </section>{/if}
         </div>
+        {#if bought && sheet.artefacts.length === 0}<p class="sheet mt-3 max-w-[620px] p-4">
+                Nothing to build here: it comes as it is. What it sends or obeys is in the headers of the boards on its
+                links.
+            </p>{/if}
+        {#each sheet.artefacts as artefact (artefact.key)}
+            <section class="sheet mt-3 overflow-hidden" aria-label={artefact.title}>
+                <div class="border-rule flex items-center gap-3 border-b px-3 py-2">
+                    <h2 class="grow">
+                        {artefact.title} <span class="text-soft font-normal">{artefact.fileName}</span>
+                    </h2>
+                    <a class="quiet-link no-print" href="/api/plans/{planId}/nodes/{node.id}/artefacts/{artefact.key}"
+                        >Download {artefact.fileName}</a
+                    >
+                </div>
+                <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+                <pre class="mono max-h-[340px] overflow-auto p-3 leading-[1.45]" tabindex="0">{artefact.content}</pre>
+            </section>
+        {/each}
         <p class="text-soft mt-3 max-w-[60em] text-[14px]">
             Antenna before power. Take power off before you change a wire. Mains: isolate first, in an enclosure, with
             earth and residual-current protection, and not alone; your local wiring code and a licensed electrician

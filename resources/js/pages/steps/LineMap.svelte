@@ -1,5 +1,6 @@
 <script lang="ts">
     import { LABELS, TOP, cut, layOut, wrap, type Band, type Line } from '../../lib/line-map';
+    import type { Schemas } from '../../lib/api';
     import SelectField from '../../widgets/SelectField.svelte';
     import type { StepProps } from '../steps';
 
@@ -16,7 +17,9 @@
         'dash-dot': '14 5 2 5',
         double: undefined,
     };
-    const medium = (linkId: string): string => data.lineMap.lines.find((line) => line.linkId === linkId)?.medium ?? '';
+    const medium = (linkId: string): Schemas['LineMapLine'] | undefined =>
+        data.lineMap.lines.find((line) => line.linkId === linkId);
+    const hue = (linkId: string): string => `var(--medium-${medium(linkId)?.mediumKey ?? 'packet-radio'})`;
 
     interface Traced {
         hops: { linkId: string; from: string; to: string }[];
@@ -205,11 +208,13 @@
                         <text x="0" y={line.y - 2} font-size="15" font-weight="600" fill="var(--ink)"
                             >{wrap(index.link(line.linkId)?.name ?? '', 20)[0]}</text
                         >
-                        <text x="0" y={line.y + 15} font-size="13" fill="var(--packet)">{medium(line.linkId)}</text>
+                        <text x="0" y={line.y + 15} font-size="13" fill={hue(line.linkId)}
+                            >{medium(line.linkId)?.medium}</text
+                        >
                     </a>
                     <path
                         d="M{line.from} {line.y}H{line.to}"
-                        stroke="var(--packet)"
+                        stroke={hue(line.linkId)}
                         stroke-width={line.form === 'double' ? 6 : 4}
                         stroke-dasharray={dashes[line.form]}
                         stroke-linecap={line.form === 'dotted' ? 'round' : 'butt'}
@@ -242,7 +247,7 @@
                             height="11"
                             rx="2"
                             fill="var(--sheet)"
-                            stroke="var(--packet)"
+                            stroke={hue(line.linkId)}
                             stroke-width="2.5"
                         />
                         {#if stop.mark}<text

@@ -3,7 +3,8 @@
     import { push } from 'svelte-spa-router';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
-    import PacketPanel from '../../panels/PacketPanel.svelte';
+    import type { Component } from 'svelte';
+    import { panels, type PanelProps } from '../../panels/panels';
     import SelectField from '../../widgets/SelectField.svelte';
     import SettingInput from '../../widgets/SettingInput.svelte';
     import TextField from '../../widgets/TextField.svelte';
@@ -66,7 +67,7 @@
 {#if link === undefined}
     <p class="sheet mt-4 max-w-[620px] p-4">
         A link is one medium with one set of settings, shared by everything on it. Add the first, then say which nodes
-        are on it; Assign chooses channel and addresses.
+        are on it; Assign chooses channels, addresses and codes.
     </p>
 {:else if medium !== undefined}
     <section class="sheet mt-3 p-3" aria-label="Settings">
@@ -78,7 +79,9 @@
                 onsave={(value) =>
                     workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))}
             />
-            <p class="text-soft grow pb-1">{medium.name}. Every setting here goes into both ends' headers.</p>
+            <p class="text-soft grow pb-1 first-letter:uppercase">
+                {medium.name}. Every setting here goes into both ends' headers.
+            </p>
             <Button color="alternative" onclick={() => workspace.edit(`Remove ${link.name}`, remove('link', link.id))}
                 >Remove the link</Button
             >
@@ -90,15 +93,14 @@
                     value={link.settings[field.name] ?? null}
                     onsave={(value) => set(field.name, field.title, value)}
                     pinned={link.pinned.includes(field.name)}
-                    onpin={field.name === 'channel' || field.name === 'payloadBytes'
-                        ? () => pin(field.name)
-                        : undefined}
+                    onpin={field.assigned ? () => pin(field.name) : undefined}
                 />
             {/each}
         </div>
     </section>
     {#if panel !== undefined}
-        <PacketPanel figures={panel.figures} {link} {index} {medium} />
+        {@const Panel = panels[panel.medium] as Component<PanelProps<(typeof panel)['medium']>>}
+        {#key link.id}<Panel figures={panel.figures} {link} {index} {medium} />{/key}
     {/if}
 {/if}
 

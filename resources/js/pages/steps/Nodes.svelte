@@ -5,6 +5,7 @@
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
     import TextField from '../../widgets/TextField.svelte';
+    import NodeCodes from './nodes/NodeCodes.svelte';
     import NodeControls from './nodes/NodeControls.svelte';
     import NodeModules from './nodes/NodeModules.svelte';
     import NodePins from './nodes/NodePins.svelte';
@@ -12,11 +13,8 @@
 
     let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
-    const kinds = [
-        { value: 'controller', name: 'controller' },
-        { value: 'handset', name: 'handset' },
-        { value: 'gateway', name: 'gateway' },
-    ];
+    const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));
+    const bought = $derived(catalogue.nodeKinds.find((kind) => kind.key === node?.kind)?.bought ?? false);
     const groups = $derived(
         [...index.places.map((place) => place.id), null]
             .map((placeId) => ({
@@ -89,10 +87,7 @@
                 you will press, or the board that will switch.
             </p>
         {:else}
-            <section
-                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_0.8fr_1.35fr_1.6fr]"
-                aria-label="The node"
-            >
+            <section class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_1fr_1.3fr_1.5fr]" aria-label="The node">
                 <TextField
                     label="Name"
                     value={node.name}
@@ -111,19 +106,22 @@
                     items={index.places.map((place) => ({ value: place.id, name: place.name }))}
                     onsave={(placeId) => set(`Move ${node.name}`, { placeId: placeId || null })}
                 />
-                <SelectField
-                    label="Board"
-                    value={node.board ?? ''}
-                    empty="none yet"
-                    items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
-                    onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
-                />
+                {#if !bought}<SelectField
+                        label="Board"
+                        value={node.board ?? ''}
+                        empty="none yet"
+                        items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
+                        onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
+                    />{/if}
             </section>
-            <NodeModules {node} {index} {catalogue} />
+            {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
             <NodeControls {node} {index} {catalogue} />
+            {#if bought && node.kind !== 'phone'}{#key node.id}<NodeCodes {node} {index} {catalogue} />{/key}{/if}
             <NodePins {node} {index} {catalogue} table={data.pinTables.find((one) => one.nodeId === node.id)} />
             <p class="mt-4 flex gap-4">
-                <a class="quiet-link" href="#/plans/{planId}/build/{node.id}">Wiring and header of {node.name}</a>
+                <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
+                    >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a
+                >
                 <button
                     type="button"
                     class="quiet-link"

@@ -61,7 +61,7 @@
     );
     const view = $derived(data.routes.find((one) => one.routeId === route?.id));
     const finding = $derived(route === undefined ? undefined : troubled.get(route.id));
-    const fitting = $derived(catalogue.actions.find((one) => one.control === control?.kind)?.actions ?? []);
+    const fitting = $derived(catalogue.controlKinds.find((one) => one.key === control?.kind)?.actions ?? []);
 
     $effect(() => {
         const named = index.route(item);
@@ -257,9 +257,8 @@
                 {#if view !== undefined && route !== undefined}
                     <p class="text-soft pb-1">
                         {#if view.hops.length === 0}{view.time ? 'inside the node' : 'no way leads there'}{/if}
-                        {#each view.hops as hop, at (hop.linkId)}{at > 0 ? ', then ' : 'over '}{index.link(hop.linkId)
-                                ?.name}
-                            <span class="mono">{hop.address ?? ''} code {hop.code ?? 'none yet'}</span>{/each}
+                        {#each view.hops as hop, at (at)}{at > 0 ? ', then ' : 'over '}{index.link(hop.linkId)?.name}
+                            <span class="mono">{hop.address ?? ''} {hop.code ?? 'no code yet'}</span>{/each}
                     </p>
                     <a class="quiet-link pb-1" href="#/plans/{planId}/map/{route.id}">Trace on the line map</a>
                 {/if}

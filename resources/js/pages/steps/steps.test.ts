@@ -18,7 +18,20 @@ const catalogue: Catalogue = {
     regions: [
         { key: 'eu', name: 'Europe', mainsV: 230, asOf: 'now', wifi: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13] },
     ],
-    actions: [{ control: 'button', actions: ['toggle', 'on', 'off', 'pulse', 'momentary'] }],
+    nodeKinds: [],
+    controlKinds: [
+        {
+            key: 'button',
+            name: 'button',
+            wired: true,
+            homes: ['controller', 'handset', 'gateway'],
+            settings: [],
+            actions: ['toggle', 'on', 'off', 'pulse', 'momentary'],
+        },
+    ],
+    outputKinds: [],
+    hazards: [],
+    precedences: [],
 };
 
 function data(more: Partial<Workspace> = {}): Workspace {
@@ -32,6 +45,7 @@ function data(more: Partial<Workspace> = {}): Workspace {
             lines: index.links.map((link) => ({
                 linkId: link.id,
                 form: 'dashed' as const,
+                mediumKey: 'packet-radio',
                 medium: '2.4 GHz packet radio',
                 stops: index
                     .endpointsOn(link.id)

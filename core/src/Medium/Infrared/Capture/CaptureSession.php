@@ -11,6 +11,7 @@ use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
+use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Plan\KeyCode;
 
 /** An evening of key presses, one by one: what each said, which were the same, and what is odd about them. */
@@ -74,17 +75,18 @@ final readonly class CaptureSession
         foreach ($this->presses as $index => $press) {
             $first = $this->firstLike($press, $index);
             $command = $press->command;
-            $rows[] = [
-                'press' => $index + 1,
-                'sameAs' => $first === $index ? null : $first + 1,
-                'known' => self::knownAs($press, $known, $protocols),
-                'says' => $command === null ? 'unknown protocol' : IrWords::of($command, $protocols),
-                'toggle' => $command?->toggle,
-                'sends' => $press->sends,
-                'periodMs' => $press->periodNs === null ? null : round($press->periodNs / 1e6, 1),
-                'lengthsUs' => array_map(static fn (int $ns): int => (int) round($ns / 1000), $press->signal->lengthsNs),
-                'code' => self::code($press),
-            ];
+            $rows[] = LearnedRow::of(
+                $index + 1,
+                null,
+                $command === null ? 'unknown protocol' : IrWords::of($command, $protocols),
+                self::code($press),
+                $first === $index ? null : $first + 1,
+                self::knownAs($press, $known, $protocols),
+                $command?->toggle,
+                $press->sends,
+                $press->periodNs === null ? null : round($press->periodNs / 1e6, 1),
+                array_map(static fn (int $ns): int => (int) round($ns / 1000), $press->signal->lengthsNs),
+            );
         }
 
         return $rows;

@@ -6,6 +6,7 @@
     import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
     import PinButton from '../../../widgets/PinButton.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
+    import SettingInput from '../../../widgets/SettingInput.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
@@ -23,7 +24,7 @@
             title: 'Outputs',
             says: 'what it switches',
             button: 'Add an output',
-            kinds: ['relay', 'lamp'],
+            kinds: catalogue.outputKinds.filter((kind) => kind.homes.includes(node.kind)),
             rows: index
                 .outputsOf(node.id)
                 .map((thing): Row => ({ kind: 'output', thing, channel: thing.channel, field: 'channel' })),
@@ -31,9 +32,9 @@
         {
             kind: 'control' as const,
             title: 'Controls',
-            says: 'what is pressed',
+            says: 'what works it',
             button: 'Add a control',
-            kinds: ['button', 'switch', 'axis'],
+            kinds: catalogue.controlKinds.filter((kind) => kind.homes.includes(node.kind)),
             rows: index
                 .controlsOf(node.id)
                 .map((thing): Row => ({ kind: 'control', thing, channel: thing.terminal, field: 'terminal' })),
@@ -62,9 +63,22 @@
         void workspace.edit(`Channel of ${row.thing.name}`, operation);
     }
 
+    /** What the core says of a kind of control or output. */
+    function kindOf(row: Row): { wired: boolean; settings: Schemas['SettingField'][] } | undefined {
+        const kinds = row.kind === 'output' ? catalogue.outputKinds : catalogue.controlKinds;
+        return kinds.find((one) => one.key === row.thing.kind);
+    }
+    function turnHazard(output: Schemas['Output'], key: string): void {
+        const hazards = output.hazards.includes(key as never)
+            ? output.hazards.filter((one) => one !== key)
+            : [...output.hazards, key];
+        void workspace.edit(`Hazards of ${output.name}`, change('output', output.id, { hazards }));
+    }
     function addThing(kind: 'control' | 'output', count: number): void {
-        const name = kind === 'output' ? `Output ${count + 1}` : `Key ${count + 1}`;
-        const type = kind === 'output' ? 'relay' : 'button';
+        const type =
+            lists.find((list) => list.kind === kind)?.kinds[0]?.key ?? (kind === 'output' ? 'relay' : 'button');
+        const names: Record<string, string> = { call: 'Call', text: 'Text', function: 'Function', message: 'Message' };
+        const name = `${names[type] ?? (kind === 'output' ? 'Output' : 'Key')} ${count + 1}`;
         const list = kind === 'output' ? index.outputsOf(node.id) : index.controlsOf(node.id);
         void workspace.edit(
             `Add ${name} to ${node.name}`,
@@ -74,7 +88,7 @@
 </script>
 
 <div class="mt-3 grid gap-3 2xl:grid-cols-2">
-    {#each lists as list (list.kind)}
+    {#each lists.filter((one) => one.kinds.length > 0 || one.rows.length > 0) as list (list.kind)}
         <section class="sheet" aria-label={list.title}>
             <table class="ledger">
                 <thead
@@ -103,7 +117,7 @@
                                     label="Kind of {row.thing.name}"
                                     quiet
                                     value={row.thing.kind}
-                                    items={list.kinds.map((kind) => ({ value: kind, name: kind }))}
+                                    items={list.kinds.map((kind) => ({ value: kind.key, name: kind.name }))}
                                     onsave={(kind) =>
                                         workspace.edit(
                                             `${row.thing.name}: ${kind}`,
@@ -112,27 +126,71 @@
                                 /></td
                             >
                             <td>
-                                <div class="flex items-end">
-                                    <SelectField
-                                        label="Channel of {row.thing.name}"
-                                        quiet
-                                        class="min-w-[120px] grow"
-                                        value={row.thing.moduleId === null
-                                            ? ''
-                                            : `${row.thing.moduleId} ${row.channel}`}
-                                        empty="Assign chooses"
-                                        items={channels(row.kind)}
-                                        onsave={(value) => sit(row, value)}
-                                    />
-                                    <PinButton
-                                        pinned={row.thing.pinned}
-                                        what="channel of {row.thing.name}"
-                                        onturn={() =>
-                                            workspace.edit(
-                                                `${row.thing.pinned ? 'Unpin' : 'Pin'} the channel of ${row.thing.name}`,
-                                                change(row.kind, row.thing.id, { pinned: !row.thing.pinned }),
-                                            )}
-                                    />
+                                <div class="flex flex-wrap items-end gap-x-3 gap-y-1">
+                                    {#if kindOf(row)?.wired}<div class="flex grow items-end">
+                                            <SelectField
+                                                label="Channel of {row.thing.name}"
+                                                quiet
+                                                class="min-w-[120px] grow"
+                                                value={row.thing.moduleId === null
+                                                    ? ''
+                                                    : `${row.thing.moduleId} ${row.channel}`}
+                                                empty="Assign chooses"
+                                                items={channels(row.kind)}
+                                                onsave={(value) => sit(row, value)}
+                                            />
+                                            <PinButton
+                                                pinned={row.thing.pinned}
+                                                what="channel of {row.thing.name}"
+                                                onturn={() =>
+                                                    workspace.edit(
+                                                        `${row.thing.pinned ? 'Unpin' : 'Pin'} the channel of ${row.thing.name}`,
+                                                        change(row.kind, row.thing.id, { pinned: !row.thing.pinned }),
+                                                    )}
+                                            />
+                                        </div>{/if}
+                                    {#each kindOf(row)?.settings ?? [] as field (field.name)}
+                                        <SettingInput
+                                            {field}
+                                            of={row.thing.name}
+                                            value={row.thing.settings[field.name] ?? null}
+                                            onsave={(value) =>
+                                                workspace.edit(
+                                                    `${field.title} of ${row.thing.name}`,
+                                                    change(row.kind, row.thing.id, {
+                                                        settings: { [field.name]: value },
+                                                    }),
+                                                )}
+                                        />
+                                    {/each}
+                                    {#if 'hazards' in row.thing}
+                                        {@const output = row.thing}
+                                        <details class="text-[14px]">
+                                            <summary
+                                                class="cursor-pointer list-none pb-1.5 underline decoration-dotted underline-offset-2 {output
+                                                    .hazards.length > 0
+                                                    ? 'text-danger'
+                                                    : 'text-soft'}"
+                                                aria-label="Hazards of {output.name}"
+                                                >{output.hazards.length > 0
+                                                    ? catalogue.hazards
+                                                          .filter((one) => output.hazards.includes(one.key as never))
+                                                          .map((one) => one.name)
+                                                          .join(', ')
+                                                    : 'harmless'}</summary
+                                            >
+                                            {#each catalogue.hazards as hazard (hazard.key)}
+                                                <label class="flex items-center gap-2 py-0.5" title={hazard.caution}
+                                                    ><input
+                                                        type="checkbox"
+                                                        class="text-accent border-soft bg-sheet rounded-[2px]"
+                                                        checked={output.hazards.includes(hazard.key as never)}
+                                                        onchange={() => turnHazard(output, hazard.key)}
+                                                    />{hazard.name}</label
+                                                >
+                                            {/each}
+                                        </details>
+                                    {/if}
                                 </div>
                             </td>
                             <td class="text-right"

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\SignedIn;
+use App\Plans\PlanStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\LearningRefused;
+use Rundfunk\Medium\LearnsCodes;
+use Rundfunk\Plan\Shape\PlanRefused;
+
+/** What a capture or a keymap says. Nothing is kept: the user names the keys first. */
+final class LearnController
+{
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge)
+    {
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/nodes/{node}/learn', operationId: 'learn', summary: 'What a capture or a keymap says', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Lesson')), responses: [
+        new OA\Response(response: 200, description: 'A row a press or key', content: new OA\JsonContent(ref: '#/components/schemas/Learned')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
+    ])]
+    public function __invoke(Request $request, string $plan, string $node): JsonResponse
+    {
+        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+        $found = $loaded->node($node);
+        $key = $request->input('medium');
+        $text = $request->input('text');
+        $medium = is_string($key) && $this->knowledge->media->has($key) ? $this->knowledge->media->named($key) : null;
+        if (! $medium instanceof LearnsCodes) {
+            throw PlanRefused::at('/medium', 'must be a medium whose codes can be learned');
+        }
+        if (! is_string($text)) {
+            throw PlanRefused::at('/text', 'must be the text of a capture or keymap');
+        }
+        try {
+            return new JsonResponse(['rows' => $medium->learn($text, $loaded->keyCodesOf($found))]);
+        } catch (LearningRefused $refused) {
+            throw PlanRefused::at('/text', 'cannot be learned from. '.$refused->getMessage());
+        }
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium;
+
+use Rundfunk\Overview\Schema;
+
+/** One press or key that was learned, as screens list it. */
+final readonly class LearnedRow
+{
+    /**
+     * @param  array<string, int|string|null>  $code  the fields of a key code
+     * @param  list<int>  $lengthsUs
+     * @return array<string, mixed>
+     */
+    public static function of(
+        int $press,
+        ?string $name,
+        string $says,
+        array $code,
+        ?int $sameAs = null,
+        ?string $known = null,
+        ?bool $toggle = null,
+        int $sends = 1,
+        ?float $periodMs = null,
+        array $lengthsUs = [],
+    ): array {
+        return [
+            'press' => $press, 'name' => $name, 'says' => $says, 'sameAs' => $sameAs, 'known' => $known, 'toggle' => $toggle,
+            'sends' => $sends, 'periodMs' => $periodMs, 'lengthsUs' => $lengthsUs, 'code' => $code,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function schema(): array
+    {
+        return Schema::object([
+            'press' => Schema::whole(), 'name' => Schema::orNull(Schema::text()), 'says' => Schema::text(), 'sameAs' => Schema::orNull(Schema::whole()),
+            'known' => Schema::orNull(Schema::text()), 'toggle' => Schema::orNull(Schema::flag()), 'sends' => Schema::whole(),
+            'periodMs' => Schema::orNull(Schema::number()), 'lengthsUs' => Schema::listOf(Schema::whole()), 'code' => Schema::anyObject(),
+        ]);
+    }
+}

@@ -1,0 +1,21 @@
+import type { Component } from 'svelte';
+import type { Schemas } from '../lib/api';
+import type { PlanIndex } from '../lib/plan-index';
+import InfraredPanel from './InfraredPanel.svelte';
+import PacketPanel from './PacketPanel.svelte';
+
+type Panel = Schemas['Panel'];
+
+/** What a panel of one medium is given. */
+export interface PanelProps<Key extends Panel['medium']> {
+    figures: Extract<Panel, { medium: Key }>['figures'];
+    link: Schemas['Link'];
+    index: PlanIndex;
+    medium: Schemas['Medium'];
+}
+
+/** The instrument panel of each medium. A new one is one line here. */
+export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = {
+    'packet-radio': PacketPanel,
+    infrared: InfraredPanel,
+};
