@@ -28,7 +28,6 @@ final readonly class CodeStep implements Step
             if (! $medium instanceof HandsOutCodes) {
                 continue;
             }
-            $range = $medium->codes();
             $hops = $plan->hopsOver($link);
             $onLink = Codes::used($hops);
             $atReceiver = [];
@@ -38,6 +37,10 @@ final readonly class CodeStep implements Step
             $keepers = self::keepers($hops);
             foreach (self::inRouteOrder($plan, $hops) as $hop) {
                 if ($hop->pinned || isset($keepers[$hop->id])) {
+                    continue;
+                }
+                $range = $medium->codes($plan, $hop);
+                if ($range === null) {
                     continue;
                 }
                 $code = $range->lowestFree($onLink);

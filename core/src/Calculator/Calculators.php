@@ -24,6 +24,8 @@ final readonly class Calculators
             new IrDecode,
             new IrReachDistance,
             new LedResistorValue,
+            new KeyedFrameTime,
+            new QuarterWaveLength,
         ] as $calculator) {
             $byName[$calculator->name()] = $calculator;
         }

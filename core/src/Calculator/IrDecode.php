@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\OutOfRange;
+use Rundfunk\Signal\Signal;
 
 final readonly class IrDecode implements Calculator
 {
@@ -55,7 +55,7 @@ final readonly class IrDecode implements Calculator
 
     public function calculate(Inputs $inputs): array
     {
-        $signal = IrSignal::parse($inputs->text('timings_us'));
+        $signal = Signal::parse($inputs->text('timings_us'));
         $command = Protocols::standard()->decode($signal);
         if ($command === null) {
             throw OutOfRange::because('timings_us', NecFamily::isRepeat($signal)

@@ -17,6 +17,11 @@ final readonly class Band
     ) {
     }
 
+    public function holds(float $freqMhz): bool
+    {
+        return $freqMhz >= $this->fromMhz && $freqMhz <= $this->toMhz;
+    }
+
     public static function from(Values $values): self
     {
         return new self(

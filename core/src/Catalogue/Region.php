@@ -35,6 +35,12 @@ final readonly class Region
         );
     }
 
+    /** @return list<Band> */
+    public function bandsOf(string $service): array
+    {
+        return array_values(array_filter($this->bands, static fn (Band $band): bool => $band->service === $service));
+    }
+
     public function band(string $service): ?Band
     {
         foreach ($this->bands as $band) {

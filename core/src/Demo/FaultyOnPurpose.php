@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Demo;
 
 use Rundfunk\Demo\Faulty\InfraredFaults;
+use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -26,6 +27,7 @@ final readonly class FaultyOnPurpose
         self::addresses($sketch);
         self::routes($sketch);
         InfraredFaults::add($sketch);
+        KeyedFaults::add($sketch);
 
         return $sketch->plan();
     }

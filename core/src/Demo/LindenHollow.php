@@ -23,6 +23,7 @@ final readonly class LindenHollow
         self::links($sketch);
         self::routes($sketch);
         self::greenhouse($sketch);
+        self::fob($sketch);
 
         return $sketch->assigned();
     }
@@ -138,5 +139,22 @@ final readonly class LindenHollow
             ->route('glass-2', Action::Off, 'heat')
             ->route('a4', Action::Off, 'heat')
             ->route('remote-sleep', Action::Toggle, 'glass-lamp');
+    }
+
+    /** A fob that was bought for a few coins: it may switch a lamp and a fan, and nothing that could hurt. */
+    private static function fob(Sketch $sketch): void
+    {
+        $sketch
+            ->module('hens-ear', 'hens', 'keyed-receiver', 'Fob receiver')
+            ->node('fob', 'Hen fob', NodeKind::Remote, 'carried', null)
+            ->link('fob-link', 'Fob', 'keyed-radio')
+            ->join('fob-link', 'fob', Role::Sends)
+            ->join('fob-link', 'hens', Role::Receives, 'hens-ear');
+        foreach (['A' => [0x3C71E1, Action::On, 'hen-lamp'], 'B' => [0x3C71E2, Action::Off, 'hen-lamp'], 'C' => [0x3C71E4, Action::On, 'hen-fan'], 'D' => [0x3C71E8, Action::Off, 'hen-fan']] as $key => [$code, $action, $output]) {
+            $sketch
+                ->control("fob-{$key}", 'fob', "Key {$key}", ControlKind::Key)
+                ->keyCode('fob', "Key {$key}", 'keyed', null, $code, control: "fob-{$key}")
+                ->route("fob-{$key}", $action, $output);
+        }
     }
 }

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+
 /** A medium whose messages begin with a command code that both ends agree on, one for each command. */
 interface HandsOutCodes
 {
-    public function codes(): CodeRange;
+    /** From where to where codes may be given to a hop; null when its code is not ours to give. */
+    public function codes(Plan $plan, Hop $hop): ?CodeRange;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium;
 
 use Rundfunk\Medium\Infrared\Infrared;
+use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 
 /** The media this program knows. A new one is one line in standard(). */
@@ -20,6 +21,7 @@ final readonly class Media
         return self::of(
             new PacketRadio,
             new Infrared,
+            new KeyedRadio,
         );
     }
 

@@ -8,8 +8,9 @@
         height?: number;
         /** With a ruler in milliseconds below. */
         ruled?: boolean;
+        hue?: string;
     }
-    let { lengthsUs, label, height = 26, ruled = false }: Props = $props();
+    let { lengthsUs, label, height = 26, ruled = false, hue = 'var(--medium-infrared)' }: Props = $props();
 
     let width = $state(300);
     const totalUs = $derived(lengthsUs.reduce((sum, length) => sum + length, 0));
@@ -30,13 +31,7 @@
         aria-label={label}
     >
         <path d="M0 {height - 1}H{width}" stroke="var(--soft)" />
-        {#each found as mark, at (at)}<rect
-                x={mark.x}
-                y="2"
-                width={mark.width}
-                height={height - 3}
-                fill="var(--medium-infrared)"
-            />{/each}
+        {#each found as mark, at (at)}<rect x={mark.x} y="2" width={mark.width} height={height - 3} fill={hue} />{/each}
         {#each ticks as tick (tick)}
             {@const x = (tick * 1000 * (width - 2)) / totalUs}
             <path d="M{x} {height}v5" stroke="var(--soft)" />

@@ -2,6 +2,7 @@ import type { Component } from 'svelte';
 import type { Schemas } from '../lib/api';
 import type { PlanIndex } from '../lib/plan-index';
 import InfraredPanel from './InfraredPanel.svelte';
+import KeyedPanel from './KeyedPanel.svelte';
 import PacketPanel from './PacketPanel.svelte';
 
 type Panel = Schemas['Panel'];
@@ -18,4 +19,5 @@ export interface PanelProps<Key extends Panel['medium']> {
 export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = {
     'packet-radio': PacketPanel,
     infrared: InfraredPanel,
+    'keyed-radio': KeyedPanel,
 };

@@ -63,6 +63,10 @@ final class CalculatorsTest extends CoreTestCase
             ['supply_v' => '5', 'forward_v' => '1.35', 'current_ma' => '100', 'series_leds' => '2'],
             ['exact_ohm' => 23.0, 'chosen_ohm' => 24.0, 'actual_ma' => 95.833333, 'power_mw' => 220.416667, 'advised_rating_mw' => 500],
         ];
+        // Common practice: 33.6 ms of bits and 11.2 of sync, four times.
+        yield 'a fixed code' => ['keyed-frame', ['bits' => '24', 'pulse_us' => '350', 'repeats' => '4'], ['frame_ms' => 44.8, 'total_ms' => 179.2]];
+        // 0.95 · 299 792 458 / (4 · 433 920 000)
+        yield 'a wire for 433.92 MHz' => ['quarter-wave', ['freq_mhz' => '433.92'], ['length_mm' => 164.087]];
         // Inverse square law.
         yield 'an emitter of 60 mW/sr' => ['ir-reach', ['intensity_mw_sr' => '60', 'threshold_mw_m2' => '0.4'], ['distance_m' => 12.247449]];
         // ir-ctl of v4l-utils 1.22: -S rc5:0x1e01

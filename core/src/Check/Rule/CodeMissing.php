@@ -29,7 +29,8 @@ final readonly class CodeMissing implements Rule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->hops() as $hop) {
-            if ($hop->code === null && $knowledge->media->named($plan->link($hop->linkId)->medium) instanceof HandsOutCodes) {
+            $medium = $knowledge->media->named($plan->link($hop->linkId)->medium);
+            if ($hop->code === null && $medium instanceof HandsOutCodes && $medium->codes($plan, $hop) !== null) {
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Finding(
                     $this->key(),

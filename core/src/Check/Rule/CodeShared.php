@@ -50,7 +50,8 @@ final readonly class CodeShared implements Rule
                 }
                 $node = $plan->node($endpoint->nodeId);
                 $code = sprintf('0x%02X', $hop->code);
-                $free = Codes::free($plan, $endpoint, $medium->codes());
+                $range = $medium->codes($plan, $hop);
+                $free = $range === null ? null : Codes::free($plan, $endpoint, $range);
                 yield new Finding(
                     $this->key(),
                     Severity::Fault,

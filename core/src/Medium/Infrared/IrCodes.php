@@ -9,6 +9,8 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\TimingDistance;
 
 /** Key codes of a plan as infrared understands them. */
 final readonly class IrCodes
@@ -27,7 +29,7 @@ final readonly class IrCodes
     }
 
     /** The marks and spaces of a code; null when nothing tells them. */
-    public static function signal(KeyCode $code, Protocols $protocols): ?IrSignal
+    public static function signal(KeyCode $code, Protocols $protocols): ?Signal
     {
         try {
             $command = self::command($code, $protocols);
@@ -37,7 +39,7 @@ final readonly class IrCodes
                     : $protocols->named($command->protocol)->encode($command);
             }
 
-            return $code->timings === '' ? null : IrSignal::parse($code->timings, $code->carrierHz);
+            return $code->timings === '' ? null : Signal::parse($code->timings, $code->carrierHz);
         } catch (OutOfRange) {
             return null;
         }

@@ -6,11 +6,11 @@ namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Build\CNames;
 use Rundfunk\Medium\Artefact;
-use Rundfunk\Medium\Infrared\Capture\CaptureText;
 use Rundfunk\Medium\Infrared\Keymap\KeymapCodes;
 use Rundfunk\Medium\Infrared\Keymap\KeymapFile;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Signal\CaptureText;
 
 /** A remote's or an appliance's codes as open files. */
 final readonly class IrFiles

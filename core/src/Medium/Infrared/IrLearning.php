@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\Medium\Infrared\Capture\CaptureRefused;
 use Rundfunk\Medium\Infrared\Capture\CaptureSession;
-use Rundfunk\Medium\Infrared\Capture\CaptureText;
 use Rundfunk\Medium\Infrared\Keymap\Keymap;
 use Rundfunk\Medium\Infrared\Keymap\KeymapCodes;
 use Rundfunk\Medium\Infrared\Keymap\KeymapFile;
@@ -14,6 +12,8 @@ use Rundfunk\Medium\Infrared\Keymap\KeymapRefused;
 use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Medium\LearningRefused;
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\CaptureRefused;
+use Rundfunk\Signal\CaptureText;
 
 /** Learns codes from a capture of marks and spaces, or from a keymap: whichever the text is. */
 final readonly class IrLearning

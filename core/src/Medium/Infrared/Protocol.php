@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\OutOfRange;
+use Rundfunk\Signal\Signal;
 
 /** One way of putting a command into marks and spaces. As the remote-control core of the Linux kernel has them. */
 interface Protocol
@@ -20,10 +21,10 @@ interface Protocol
     public function highestCommand(): int;
 
     /** @throws OutOfRange when address or command do not fit */
-    public function encode(IrCommand $command): IrSignal;
+    public function encode(IrCommand $command): Signal;
 
     /** What a signal says, or null when it is not of this protocol. */
-    public function decode(IrSignal $signal): ?IrCommand;
+    public function decode(Signal $signal): ?IrCommand;
 
     public function holding(): Holding;
 

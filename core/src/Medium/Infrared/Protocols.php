@@ -11,6 +11,7 @@ use Rundfunk\Medium\Infrared\Protocol\Rc5;
 use Rundfunk\Medium\Infrared\Protocol\Rc6;
 use Rundfunk\Medium\Infrared\Protocol\Sirc;
 use Rundfunk\OutOfRange;
+use Rundfunk\Signal\Signal;
 
 /** The infrared protocols this program knows. A new one is one line in standard(). */
 final readonly class Protocols
@@ -47,7 +48,7 @@ final readonly class Protocols
         return array_values($this->byKey);
     }
 
-    public function decode(IrSignal $signal): ?IrCommand
+    public function decode(Signal $signal): ?IrCommand
     {
         foreach ($this->byKey as $protocol) {
             $command = $protocol->decode($signal);

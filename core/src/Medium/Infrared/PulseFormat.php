@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\OutOfRange;
+use Rundfunk\Signal\Bits;
+use Rundfunk\Signal\BitTiming;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\Tolerance;
 
 /** How the bits of an odd remote or a toy are timed: described rather than named. Written as "lead=4500/4500 zero=560/560 one=560/1690 stop=560 bits=32 order=msb carrier=38000 gap=40000", in microseconds. */
 final readonly class PulseFormat
@@ -48,14 +52,14 @@ final readonly class PulseFormat
         );
     }
 
-    public function encode(int $value): IrSignal
+    public function encode(int $value): Signal
     {
         OutOfRange::unless('command', $value, 0, (1 << $this->bits) - 1);
 
         return $this->timing->signal($this->lowFirst ? Bits::low($value, $this->bits) : Bits::high($value, $this->bits), $this->carrierHz);
     }
 
-    public function decode(IrSignal $signal): ?int
+    public function decode(Signal $signal): ?int
     {
         $bits = $this->timing->bits($signal, $this->bits);
 
@@ -66,7 +70,7 @@ final readonly class PulseFormat
      * Finds the format of a signal that no protocol knows: marks of one length and spaces of two, or the other way round,
      * after a longer lead. Null when it is not so.
      */
-    public static function discover(IrSignal $signal, int $gapNs = 40_000_000): ?self
+    public static function discover(Signal $signal, int $gapNs = 40_000_000): ?self
     {
         $lengths = $signal->lengthsNs;
         $count = count($lengths);

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Tests\Core\Medium\Infrared;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Medium\Infrared\Capture\CaptureRefused;
 use Rundfunk\Medium\Infrared\Capture\CaptureSession;
-use Rundfunk\Medium\Infrared\Capture\CaptureText;
 use Rundfunk\Medium\Infrared\Capture\Press;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\CaptureRefused;
+use Rundfunk\Signal\CaptureText;
 use Tests\Core\CoreTestCase;
 
 final class CaptureTest extends CoreTestCase

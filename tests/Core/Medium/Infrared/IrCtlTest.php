@@ -6,8 +6,8 @@ namespace Tests\Core\Medium\Infrared;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocols;
+use Rundfunk\Signal\Signal;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
 
@@ -56,7 +56,7 @@ final class IrCtlTest extends CoreTestCase
             foreach ($lengthsUs as $at => $us) {
                 self::assertEqualsWithDelta($us, $signal->lengthsNs[$at] / 1000, 1.2, sprintf('0x%x, length %d', $number, $at));
             }
-            $said = Protocols::standard()->decode(IrSignal::ofMicroseconds($lengthsUs));
+            $said = Protocols::standard()->decode(Signal::ofMicroseconds($lengthsUs));
             self::assertEquals([$ours, $address, $command], [$said?->protocol, $said?->address, $said?->command]);
         }
     }

@@ -7,10 +7,10 @@ namespace Tests\Core\Medium\Infrared;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Medium\Infrared\Holding;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
+use Rundfunk\Signal\Signal;
 use Tests\Core\CoreTestCase;
 
 final class ProtocolTest extends CoreTestCase
@@ -106,9 +106,9 @@ final class ProtocolTest extends CoreTestCase
 
     public function test_a_nec_repeat_is_told_from_a_frame(): void
     {
-        self::assertTrue(NecFamily::isRepeat(IrSignal::ofMicroseconds([9000, 2250, 562.5])));
-        self::assertTrue(NecFamily::isRepeat(IrSignal::ofMicroseconds([9100, 2150, 660])));
-        self::assertFalse(NecFamily::isRepeat(IrSignal::ofMicroseconds([9000, 4500, 562.5])));
+        self::assertTrue(NecFamily::isRepeat(Signal::ofMicroseconds([9000, 2250, 562.5])));
+        self::assertTrue(NecFamily::isRepeat(Signal::ofMicroseconds([9100, 2150, 660])));
+        self::assertFalse(NecFamily::isRepeat(Signal::ofMicroseconds([9000, 4500, 562.5])));
         self::assertFalse(NecFamily::isRepeat(Protocols::standard()->named('nec')->encode(new IrCommand('nec', 4, 8))));
     }
 
@@ -135,13 +135,13 @@ final class ProtocolTest extends CoreTestCase
         return $command;
     }
 
-    private static function noisy(IrSignal $signal, float $share, int $excessNs): IrSignal
+    private static function noisy(Signal $signal, float $share, int $excessNs): Signal
     {
         $lengths = [];
         foreach ($signal->lengthsNs as $at => $ns) {
             $lengths[] = max(1000, (int) round($ns * (1 + $share * (mt_rand() / mt_getrandmax() * 2 - 1))) + ($at % 2 === 0 ? $excessNs : -$excessNs));
         }
 
-        return new IrSignal($lengths);
+        return new Signal($lengths);
     }
 }

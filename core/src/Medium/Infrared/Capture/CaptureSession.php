@@ -6,13 +6,14 @@ namespace Rundfunk\Medium\Infrared\Capture;
 
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
 use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\Frame;
+use Rundfunk\Signal\Signal;
 
 /** An evening of key presses, one by one: what each said, which were the same, and what is odd about them. */
 final readonly class CaptureSession
@@ -130,7 +131,7 @@ final readonly class CaptureSession
     }
 
     /** A format found once is kept while it fits, so that all keys of a remote are read the same way. */
-    private static function format(?PulseFormat $before, IrSignal $signal): ?PulseFormat
+    private static function format(?PulseFormat $before, Signal $signal): ?PulseFormat
     {
         return $before?->decode($signal) !== null ? $before : PulseFormat::discover($signal) ?? $before;
     }

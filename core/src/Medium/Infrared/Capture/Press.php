@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Capture;
 
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
-use Rundfunk\Medium\Infrared\TimingDistance;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\TimingDistance;
 
 /** One press of a key: its first frame, what it says, and how often it came while the key was held. */
 final readonly class Press
 {
     public function __construct(
-        public IrSignal $signal,
+        public Signal $signal,
         public ?IrCommand $command,
         public int $sends = 1,
         public ?int $periodNs = null,
@@ -27,7 +27,7 @@ final readonly class Press
     }
 
     /** The same frame again, and not a new press: the toggle bit has not moved. */
-    public function isHeldBy(IrSignal $signal, ?IrCommand $command): bool
+    public function isHeldBy(Signal $signal, ?IrCommand $command): bool
     {
         return $this->command !== null && $command !== null
             ? $this->command->sameKeyAs($command) && $this->command->toggle === $command->toggle

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Keymap;
 
-use Rundfunk\Medium\Infrared\BitTiming;
 use Rundfunk\Medium\Infrared\PulseFormat;
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\BitTiming;
 
 /** Between keymaps, which number keys, and key codes, which say address and command. Numbering as the Linux kernel has it. */
 final readonly class KeymapCodes

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Protocol;
 
 use Closure;
-use Rundfunk\Medium\Infrared\IrSignal;
-use Rundfunk\Medium\Infrared\Tolerance;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\Tolerance;
 
 /**
  * Levels of equal length, run together into marks and spaces: the stuff of bi-phase codes. Reads a signal back into
@@ -26,7 +26,7 @@ final readonly class HalfBits
     }
 
     /** @param  list<bool>  $levels true for mark; spaces at either end are left away */
-    public function signal(array $levels, int $carrierHz): IrSignal
+    public function signal(array $levels, int $carrierHz): Signal
     {
         $lengths = [];
         $last = false;
@@ -42,14 +42,14 @@ final readonly class HalfBits
             array_pop($lengths);
         }
 
-        return new IrSignal($lengths, $carrierHz);
+        return new Signal($lengths, $carrierHz);
     }
 
     /**
      * @param  Closure(list<bool>): (array{int, int, bool}|null)  $read  what the levels say: address, command, toggle; null when nothing
      * @return array{int, int, bool}|null
      */
-    public function decode(IrSignal $signal, Closure $read): ?array
+    public function decode(Signal $signal, Closure $read): ?array
     {
         foreach (self::EXCESSES_NS as $excessNs) {
             $best = null;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Protocol;
 
-use Rundfunk\Medium\Infrared\Bits;
-use Rundfunk\Medium\Infrared\BitTiming;
 use Rundfunk\Medium\Infrared\Holding;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol;
-use Rundfunk\Medium\Infrared\Tolerance;
+use Rundfunk\Signal\Bits;
+use Rundfunk\Signal\BitTiming;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\Tolerance;
 
 /** 9 ms and 4.5 ms of lead, 32 bits of 562.5 µs with a space of one or three such, a stop mark; a held key sends a short frame every 108 ms. */
 abstract readonly class NecFamily implements Protocol
@@ -22,7 +22,7 @@ abstract readonly class NecFamily implements Protocol
         return 38_000;
     }
 
-    public function encode(IrCommand $command): IrSignal
+    public function encode(IrCommand $command): Signal
     {
         Limits::check($this, $command);
         $bits = array_merge(...array_map(static fn (int $byte): array => Bits::low($byte, 8), $this->bytes($command)));
@@ -30,7 +30,7 @@ abstract readonly class NecFamily implements Protocol
         return self::timing()->signal($bits, $this->carrierHz());
     }
 
-    public function decode(IrSignal $signal): ?IrCommand
+    public function decode(Signal $signal): ?IrCommand
     {
         $bits = self::timing()->bits($signal, 32);
         if ($bits === null) {
@@ -42,7 +42,7 @@ abstract readonly class NecFamily implements Protocol
     }
 
     /** The short frame that says that a key is still held. */
-    public static function isRepeat(IrSignal $signal): bool
+    public static function isRepeat(Signal $signal): bool
     {
         if (count($signal->lengthsNs) !== 3) {
             return false;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Protocol;
 
-use Rundfunk\Medium\Infrared\Bits;
 use Rundfunk\Medium\Infrared\Holding;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol;
+use Rundfunk\Signal\Bits;
+use Rundfunk\Signal\Signal;
 
 /**
  * Fourteen bits in bi-phase: two of start, of which the second is the inverse of the command's seventh bit, one that
@@ -45,7 +45,7 @@ final readonly class Rc5 implements Protocol
         return 0x7F;
     }
 
-    public function encode(IrCommand $command): IrSignal
+    public function encode(IrCommand $command): Signal
     {
         Limits::check($this, $command);
         $bits = [
@@ -61,7 +61,7 @@ final readonly class Rc5 implements Protocol
         return self::halves()->signal($levels, $this->carrierHz());
     }
 
-    public function decode(IrSignal $signal): ?IrCommand
+    public function decode(Signal $signal): ?IrCommand
     {
         $said = self::halves()->decode($signal, self::read(...));
 

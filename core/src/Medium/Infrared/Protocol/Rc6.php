@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Protocol;
 
-use Rundfunk\Medium\Infrared\Bits;
 use Rundfunk\Medium\Infrared\Holding;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol;
+use Rundfunk\Signal\Bits;
+use Rundfunk\Signal\Signal;
 
 /**
  * Mode 0: a lead of six and two units, a start bit, three mode bits, one of double width that changes at each press,
@@ -47,7 +47,7 @@ final readonly class Rc6 implements Protocol
         return 0xFF;
     }
 
-    public function encode(IrCommand $command): IrSignal
+    public function encode(IrCommand $command): Signal
     {
         Limits::check($this, $command);
         $toggle = $command->toggle ?? false;
@@ -60,7 +60,7 @@ final readonly class Rc6 implements Protocol
         return self::halves()->signal($levels, $this->carrierHz());
     }
 
-    public function decode(IrSignal $signal): ?IrCommand
+    public function decode(Signal $signal): ?IrCommand
     {
         $said = self::halves()->decode($signal, self::read(...));
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Protocol;
 
-use Rundfunk\Medium\Infrared\Bits;
-use Rundfunk\Medium\Infrared\BitTiming;
 use Rundfunk\Medium\Infrared\Holding;
 use Rundfunk\Medium\Infrared\IrCommand;
-use Rundfunk\Medium\Infrared\IrSignal;
 use Rundfunk\Medium\Infrared\Protocol;
+use Rundfunk\Signal\Bits;
+use Rundfunk\Signal\BitTiming;
+use Rundfunk\Signal\Signal;
 
 /** 12, 15 or 20 bits by the length of the mark: seven of command, then 5, 8 or 13 of address, least significant first. */
 final readonly class Sirc implements Protocol
@@ -52,7 +52,7 @@ final readonly class Sirc implements Protocol
         return 0x7F;
     }
 
-    public function encode(IrCommand $command): IrSignal
+    public function encode(IrCommand $command): Signal
     {
         Limits::check($this, $command);
 
@@ -62,7 +62,7 @@ final readonly class Sirc implements Protocol
         ], $this->carrierHz());
     }
 
-    public function decode(IrSignal $signal): ?IrCommand
+    public function decode(Signal $signal): ?IrCommand
     {
         $bits = self::timing()->bits($signal, $this->bits);
 

@@ -9,8 +9,8 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Infrared\IrCodes;
-use Rundfunk\Medium\Infrared\TimingDistance;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Signal\TimingDistance;
 
 /** Two codes of no known protocol that differ by hardly more than a receiver's noise. */
 final readonly class RawTooAlike extends InfraredRule

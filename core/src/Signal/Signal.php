@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared;
+namespace Rundfunk\Signal;
 
 use Rundfunk\OutOfRange;
 
 /** Marks and spaces as a receiver sees them or an emitter sends them: mark first, alternating, ending in a mark. */
-final readonly class IrSignal
+final readonly class Signal
 {
     /**
      * @param  list<int>  $lengthsNs  nanoseconds

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared\Capture;
+namespace Rundfunk\Signal;
 
 use RuntimeException;
 

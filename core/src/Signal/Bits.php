@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared;
+namespace Rundfunk\Signal;
 
 /** Numbers as the bits of a frame. */
 final readonly class Bits

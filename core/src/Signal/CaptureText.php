@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared\Capture;
-
-use Rundfunk\Medium\Infrared\IrSignal;
+namespace Rundfunk\Signal;
 
 /**
  * The mark/space text that infrared receivers' tools print: lines "pulse N" and "space N" in microseconds, "timeout N" for
@@ -56,7 +54,7 @@ final readonly class CaptureText
     }
 
     /** @return string one frame as such text */
-    public static function write(IrSignal $signal): string
+    public static function write(Signal $signal): string
     {
         $lines = $signal->carrierHz === null ? [] : ["carrier {$signal->carrierHz}"];
         foreach ($signal->lengthsNs as $at => $ns) {
@@ -102,6 +100,6 @@ final readonly class CaptureText
             array_pop($lengths);
         }
 
-        return [...$frames, new Frame(new IrSignal($lengths, $carrierHz), $gapNs)];
+        return [...$frames, new Frame(new Signal($lengths, $carrierHz), $gapNs)];
     }
 }

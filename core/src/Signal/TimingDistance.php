@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared;
+namespace Rundfunk\Signal;
 
 /** How alike two signals are that no protocol explains. */
 final readonly class TimingDistance
@@ -11,7 +11,7 @@ final readonly class TimingDistance
     public const SAME = 0.2;
 
     /** @return float the mean relative difference of their lengths; 1 when they have not as many */
-    public static function between(IrSignal $one, IrSignal $other): float
+    public static function between(Signal $one, Signal $other): float
     {
         $count = count($one->lengthsNs);
         if ($count !== count($other->lengthsNs)) {
@@ -29,7 +29,7 @@ final readonly class TimingDistance
         return $worst > 2 * Tolerance::SHARE ? $worst : $sum / $count;
     }
 
-    public static function same(IrSignal $one, IrSignal $other): bool
+    public static function same(Signal $one, Signal $other): bool
     {
         return self::between($one, $other) < self::SAME;
     }

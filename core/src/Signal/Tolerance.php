@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared;
+namespace Rundfunk\Signal;
 
 /** How far a length may be from what it should be and still count. Common practice: a quarter, after the receiver's excess is taken away. */
 final readonly class Tolerance

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared;
+namespace Rundfunk\Signal;
 
 /** Bits told apart by the length of their marks or of their spaces, with a lead before and perhaps a stop mark after. */
 final readonly class BitTiming
@@ -19,7 +19,7 @@ final readonly class BitTiming
     }
 
     /** @param  list<int>  $bits in the order in which they are sent */
-    public function signal(array $bits, int $carrierHz): IrSignal
+    public function signal(array $bits, int $carrierHz): Signal
     {
         $lengths = $this->leadMarkNs > 0 ? [$this->leadMarkNs, $this->leadSpaceNs] : [];
         foreach ($bits as $bit) {
@@ -32,11 +32,11 @@ final readonly class BitTiming
             array_pop($lengths);
         }
 
-        return new IrSignal($lengths, $carrierHz);
+        return new Signal($lengths, $carrierHz);
     }
 
     /** @return list<int>|null bits in the order in which they came; null when it is not so timed, or not so many */
-    public function bits(IrSignal $signal, int $count): ?array
+    public function bits(Signal $signal, int $count): ?array
     {
         $lead = $this->leadMarkNs > 0 ? 2 : 0;
         $expected = $lead + 2 * $count + ($this->stopMarkNs !== null ? 1 : -1);
@@ -81,7 +81,7 @@ final readonly class BitTiming
     }
 
     /** From whichever of marks and spaces has one length alone. */
-    private function excessNs(IrSignal $signal, int $lead): int
+    private function excessNs(Signal $signal, int $lead): int
     {
         if ($this->zeroMarkNs === $this->oneMarkNs) {
             return Tolerance::excessNs(array_slice($signal->marksNs(), intdiv($lead, 2)), $this->zeroMarkNs);

@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Medium\Infrared\Capture;
-
-use Rundfunk\Medium\Infrared\IrSignal;
+namespace Rundfunk\Signal;
 
 /** One frame of a capture. */
 final readonly class Frame
 {
     /** @param  int|null  $gapNs  the pause before it, nanoseconds; null for the first */
-    public function __construct(public IrSignal $signal, public ?int $gapNs)
+    public function __construct(public Signal $signal, public ?int $gapNs)
     {
     }
 }
