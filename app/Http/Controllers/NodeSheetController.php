@@ -43,7 +43,7 @@ final class NodeSheetController
             'headerName' => $header->fileName($found),
             'artefacts' => array_map(static fn (Artefact $one): array => [
                 'key' => $one->key, 'title' => $one->title, 'fileName' => $one->fileName, 'content' => $one->content,
-            ], Artefacts::of($loaded, $found, $this->knowledge->media)),
+            ], Artefacts::of($loaded, $found, $this->knowledge)),
         ]);
     }
 
@@ -68,7 +68,7 @@ final class NodeSheetController
     public function artefact(Request $request, string $plan, string $node, string $artefact): Response
     {
         [$loaded, $found] = $this->find($request, $plan, $node);
-        $made = Artefacts::named($loaded, $found, $this->knowledge->media, $artefact);
+        $made = Artefacts::named($loaded, $found, $this->knowledge, $artefact);
 
         return Download::of($made->content, $made->type, $made->fileName);
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
+use Rundfunk\Knowledge;
 use Rundfunk\Medium\Artefact;
 use Rundfunk\Medium\ExportsFiles;
-use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
@@ -14,22 +14,22 @@ use Rundfunk\Plan\Plan;
 final readonly class Artefacts
 {
     /** @return list<Artefact> */
-    public static function of(Plan $plan, Node $node, Media $media): array
+    public static function of(Plan $plan, Node $node, Knowledge $knowledge): array
     {
         $artefacts = [];
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            $medium = $media->named($plan->link($endpoint->linkId)->medium);
-            $artefacts = [...$artefacts, ...($medium instanceof ExportsFiles ? $medium->artefacts($plan, $endpoint) : [])];
+            $medium = $knowledge->media->named($plan->link($endpoint->linkId)->medium);
+            $artefacts = [...$artefacts, ...($medium instanceof ExportsFiles ? $medium->artefacts($plan, $endpoint, $knowledge) : [])];
         }
 
         return $artefacts;
     }
 
     /** @throws NoSuchArtefact */
-    public static function named(Plan $plan, Node $node, Media $media, string $key): Artefact
+    public static function named(Plan $plan, Node $node, Knowledge $knowledge, string $key): Artefact
     {
         $keys = [];
-        foreach (self::of($plan, $node, $media) as $artefact) {
+        foreach (self::of($plan, $node, $knowledge) as $artefact) {
             if ($artefact->key === $key) {
                 return $artefact;
             }

@@ -91,7 +91,7 @@ final readonly class CHeader
         }
         $lines = [...$lines, '', ...self::codes($plan, $endpoint, $prefix, $names)];
         if ($medium instanceof WritesC) {
-            $lines = [...$lines, ...$medium->cLines($plan, $endpoint, $prefix)];
+            $lines = [...$lines, ...$medium->cLines($plan, $endpoint, $prefix, $this->knowledge)];
         }
         if ($medium instanceof FramesMessages) {
             $lines = [...$lines, ...(new CFrame($medium->layout($link), $prefix))->lines()];

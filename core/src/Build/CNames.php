@@ -28,6 +28,14 @@ final readonly class CNames
         return in_array($lower, self::KEYWORDS, true) ? $lower.'_' : $lower;
     }
 
+    /** A string literal: plain ASCII as it is, everything else as octal, which cannot run into what follows. */
+    public static function text(string $text): string
+    {
+        $escaped = (string) preg_replace_callback('/[^ !#-;A-[\]-~=<>@]/', static fn (array $match): string => sprintf('\\%03o', ord($match[0])), $text);
+
+        return '"'.$escaped.'"';
+    }
+
     /** Text that cannot end a comment, splice a line or start a trigraph. */
     public static function comment(string $text): string
     {

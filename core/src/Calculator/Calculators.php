@@ -26,6 +26,10 @@ final readonly class Calculators
             new LedResistorValue,
             new KeyedFrameTime,
             new QuarterWaveLength,
+            new SmsLength,
+            new Gsm7Pack,
+            new PhoneForm,
+            new ModemSignalStrength,
         ] as $calculator) {
             $byName[$calculator->name()] = $calculator;
         }

@@ -37,7 +37,7 @@ final class ExportCommand extends Command
         $output->write(match ($format) {
             'c-header' => (new CHeader($this->knowledge))->write($plan, $node),
             'wiring-csv' => WiringTable::of($plan, $node, $this->knowledge->catalogue)->csv(),
-            default => Artefacts::named($plan, $node, $this->knowledge->media, $format)->content,
+            default => Artefacts::named($plan, $node, $this->knowledge, $format)->content,
         }, false, OutputInterface::OUTPUT_RAW);
 
         return 0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo;
 
+use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Knowledge;
@@ -28,6 +29,7 @@ final readonly class FaultyOnPurpose
         self::routes($sketch);
         InfraredFaults::add($sketch);
         KeyedFaults::add($sketch);
+        CellularFaults::add($sketch);
 
         return $sketch->plan();
     }

@@ -24,6 +24,7 @@ final readonly class LindenHollow
         self::routes($sketch);
         self::greenhouse($sketch);
         self::fob($sketch);
+        self::gate($sketch);
 
         return $sketch->assigned();
     }
@@ -156,5 +157,32 @@ final readonly class LindenHollow
                 ->keyCode('fob', "Key {$key}", 'keyed', null, $code, control: "fob-{$key}")
                 ->route("fob-{$key}", $action, $output);
         }
+    }
+
+    /** The gate post on the lane: a lamp by call, the gate by text and secret, and a text when there is frost. */
+    private static function gate(Sketch $sketch): void
+    {
+        $sketch
+            ->place('lane', 'Lane')
+            ->node('post', 'Gate post', NodeKind::Controller, 'lane', '32bit-3v3-26io')
+            ->module('post-modem', 'post', 'modem-lte-eu', 'Modem', SupplyFrom::Own)
+            ->module('post-relays', 'post', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('post-frost', 'post', 'sensor-temperature', 'Frost sensor')
+            ->node('rowan', 'Rowan\'s phone', NodeKind::Phone, 'carried', null)
+            ->link('mobile', 'Mobile', 'cellular', ['country' => 'GB'])
+            ->join('mobile', 'post', Role::Both, 'post-modem', ['baud' => 38400, 'level' => 'direct'])
+            // Numbers of a range that is kept for fiction.
+            ->join('mobile', 'rowan', Role::Both, null, ['listed' => true])->address('mobile', 'rowan', 0, '+442079460321', true)
+            ->output('gate', 'post', 'Gate', load: 'gate drive with guards and limit switches', more: ['hazards' => ['motion', 'access']])
+            ->output('post-lamp', 'post', 'Post lamp', load: '12 V lamp')
+            ->output('told', 'rowan', 'Frost text', OutputKind::Message, more: ['settings' => ['words' => 'Frost at the gate: {value} C']])
+            ->control('rowan-call', 'rowan', 'Call', ControlKind::Call)
+            ->control('rowan-open', 'rowan', 'Open the gate', ControlKind::Text, settings: ['secret' => true])
+            ->control('rowan-off', 'rowan', 'Lamp off', ControlKind::Text)
+            ->control('frost', 'post', 'Frost', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 1.0, 'hysteresis' => 1.0, 'beyond' => 'below', 'intervalS' => 60])
+            ->route('rowan-call', Action::Pulse, 'post-lamp', 300_000)
+            ->route('rowan-open', Action::Pulse, 'gate', 1_000)
+            ->route('rowan-off', Action::Off, 'post-lamp')
+            ->route('frost', Action::On, 'told');
     }
 }

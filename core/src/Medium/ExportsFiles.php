@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Knowledge;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 
@@ -11,5 +12,5 @@ use Rundfunk\Plan\Plan;
 interface ExportsFiles
 {
     /** @return list<Artefact> */
-    public function artefacts(Plan $plan, Endpoint $endpoint): array;
+    public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array;
 }

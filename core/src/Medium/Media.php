@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Medium\Cellular\Cellular;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
@@ -22,6 +23,7 @@ final readonly class Media
             new PacketRadio,
             new Infrared,
             new KeyedRadio,
+            new Cellular,
         );
     }
 

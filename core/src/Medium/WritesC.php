@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Knowledge;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 
@@ -14,5 +15,5 @@ interface WritesC
      * @param  string  $prefix  of every name, in capitals
      * @return list<string> lines of C, static and without allocation
      */
-    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix): array;
+    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix, Knowledge $knowledge): array;
 }

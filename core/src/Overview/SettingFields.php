@@ -28,6 +28,7 @@ final readonly class SettingFields
                 default => 'text',
             },
             'choices' => $field->type instanceof OneOfType ? $field->type->choices : [],
+            'choiceNames' => $field->names,
             'lowest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->lowest : null,
             'highest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->highest : null,
             'nullable' => $field->nullable,
@@ -42,7 +43,7 @@ final readonly class SettingFields
     {
         return Schema::object([
             'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
-            'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
+            'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'choiceNames' => Schema::listOf(Schema::text()), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
             'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
         ]);
     }

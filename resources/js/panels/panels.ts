@@ -1,6 +1,7 @@
 import type { Component } from 'svelte';
 import type { Schemas } from '../lib/api';
 import type { PlanIndex } from '../lib/plan-index';
+import CellularPanel from './CellularPanel.svelte';
 import InfraredPanel from './InfraredPanel.svelte';
 import KeyedPanel from './KeyedPanel.svelte';
 import PacketPanel from './PacketPanel.svelte';
@@ -20,4 +21,5 @@ export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = 
     'packet-radio': PacketPanel,
     infrared: InfraredPanel,
     'keyed-radio': KeyedPanel,
+    cellular: CellularPanel,
 };

@@ -50,9 +50,12 @@
             {label}
             {spoken}
             {quiet}
-            class="w-[104px]"
+            class={field.choiceNames.some((name) => name.length > 8) ? 'w-[158px]' : 'w-[104px]'}
             value={String(value ?? '')}
-            items={field.choices.map((choice) => ({ value: String(choice), name: String(choice) }))}
+            items={field.choices.map((choice, at) => ({
+                value: String(choice),
+                name: field.choiceNames[at] ?? String(choice),
+            }))}
             onsave={(text) => onsave(field.choices.find((choice) => String(choice) === text) ?? null)}
             empty={field.nullable ? 'as the link' : undefined}
         />

@@ -18,6 +18,7 @@ const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] 
     highest: 125,
     nullable: true,
     assigned: false,
+    choiceNames: [],
     unit: null,
     doc: 'The channel.',
     ...more,

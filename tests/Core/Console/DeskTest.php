@@ -47,7 +47,10 @@ final class DeskTest extends CoreTestCase
         self::assertSame(0, $this->rundfunk('check', 'linden.json')[0]);
         self::assertSame(0, $this->rundfunk('check', 'linden.json', '--fail-on=warning')[0]);
         self::assertSame(1, $this->rundfunk('check', 'faulty.json')[0]);
-        self::assertSame(0, $this->rundfunk('check', 'faulty.json', '--fail-on=danger')[0]);
+        self::assertSame(1, $this->rundfunk('check', 'faulty.json', '--fail-on=danger')[0]);
+        file_put_contents($this->folder.'/mild.json', (new PlanWriter)->write(self::pair()->plan()));
+        self::assertSame(1, $this->rundfunk('check', 'mild.json', '--fail-on=warning')[0]);
+        self::assertSame(0, $this->rundfunk('check', 'mild.json', '--fail-on=danger')[0]);
     }
 
     public function test_check_prints_the_findings_as_json(): void

@@ -138,12 +138,12 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
         return IrHeader::defines($plan, $endpoint, $this->protocols);
     }
 
-    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix): array
+    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix, Knowledge $knowledge): array
     {
         return IrHeader::tables($plan, $endpoint, $prefix, $this->protocols);
     }
 
-    public function artefacts(Plan $plan, Endpoint $endpoint): array
+    public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
     {
         return IrFiles::of($plan, $plan->node($endpoint->nodeId), $this->protocols);
     }

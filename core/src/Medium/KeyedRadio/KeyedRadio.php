@@ -158,7 +158,7 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
         return KeyedHeader::defines($plan, $endpoint);
     }
 
-    public function artefacts(Plan $plan, Endpoint $endpoint): array
+    public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
     {
         return KeyedFiles::of($plan, $endpoint);
     }

@@ -38,8 +38,8 @@ final readonly class KeyedSettings
     public static function linkShape(): Shape
     {
         return Shape::of(
-            Field::oneOf('freqKhz', [315_000, 433_920, 868_350], 'Frequency, as the parts are marked.', 433_920, 'kHz')->titled('Frequency'),
-            Field::oneOf('coding', ['bits24', 'trit12', 'pair'], 'How a press is put on the air.', 'bits24')->titled('Coding'),
+            Field::oneOf('freqKhz', [315_000, 433_920, 868_350], 'Frequency, as the parts are marked.', 433_920, 'MHz')->titled('Frequency')->named(['315', '433.92', '868.35']),
+            Field::oneOf('coding', ['bits24', 'trit12', 'pair'], 'How a press is put on the air.', 'bits24')->titled('Coding')->named(['24 bits', '12 trits', 'four-function pair']),
             Field::whole('pulseUs', 100, 1_000, 'The shortest mark, from which all others follow.', 350, 'µs')->titled('Pulse'),
             Field::whole('repeats', 1, 20, 'How often a frame is sent for one press.', 8)->titled('Repeats'),
             Field::whole('powerDbm', -20, 20, 'Power radiated, e.i.r.p.', 10, 'dBm')->titled('Power'),
@@ -51,7 +51,7 @@ final readonly class KeyedSettings
         return Shape::of(
             Field::oneOf('antenna', ['wire', 'coil', 'none'], 'What it has for an antenna.', 'wire')->titled('Antenna'),
             Field::whole('antennaMm', 10, 1_000, 'How long the wire is.', null, 'mm')->nullable()->titled('Wire')->assigned(),
-            Field::oneOf('freqKhz', [315_000, 433_920, 868_350], 'What it is known to be tuned to, if otherwise than the link.', 433_920, 'kHz')->nullable()->titled('As built'),
+            Field::oneOf('freqKhz', [315_000, 433_920, 868_350], 'What it is known to be tuned to, if otherwise than the link.', 433_920, 'MHz')->nullable()->titled('As built')->named(['315', '433.92', '868.35']),
         );
     }
 

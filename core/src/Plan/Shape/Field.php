@@ -11,6 +11,7 @@ use stdClass;
 /** One named field: what it may hold, whether it must be there, what it is when it is not. */
 final readonly class Field
 {
+    /** @param  list<string>  $names  of the choices, as people read them */
     private function __construct(
         public string $name,
         public FieldType $type,
@@ -22,6 +23,7 @@ final readonly class Field
         public ?string $unit = null,
         public ?string $title = null,
         public bool $assigned = false,
+        public array $names = [],
     ) {
     }
 
@@ -139,18 +141,24 @@ final readonly class Field
     /** The same field, which may also be null and is null when absent. */
     public function nullable(): self
     {
-        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned);
+        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned, $this->names);
     }
 
     public function titled(string $title): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned, $this->names);
+    }
+
+    /** @param  list<string>  $names  of the choices, in their order */
+    public function named(array $names): self
+    {
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $names);
     }
 
     /** Assign hands it out, so that a user may want to pin it. */
     public function assigned(): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true, $this->names);
     }
 
     /** @param  array<array-key, mixed>  $raw */

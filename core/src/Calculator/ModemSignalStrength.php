@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Calculator;
+
+use Rundfunk\Medium\Cellular\ModemSignal;
+
+final readonly class ModemSignalStrength implements Calculator
+{
+    public function name(): string
+    {
+        return 'modem-signal';
+    }
+
+    public function topic(): string
+    {
+        return 'Cellular';
+    }
+
+    public function title(): string
+    {
+        return 'What a modem\'s signal figure means';
+    }
+
+    public function formula(): string
+    {
+        return '−113 + 2n dBm; 99 is unknown';
+    }
+
+    public function source(): string
+    {
+        return '3GPP TS 27.007';
+    }
+
+    public function inputs(): array
+    {
+        return [Quantity::whole('csq', null, 'The first figure of +CSQ, 0 to 31, or 99.')->example('18')];
+    }
+
+    public function outputs(): array
+    {
+        return [Quantity::whole('dbm', 'dBm', 'Received; none when it is not known.')];
+    }
+
+    public function calculate(Inputs $inputs): array
+    {
+        return ['dbm' => ModemSignal::dbm($inputs->whole('csq'))];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
+
+/** The settings of one end of a cellular link, with their types. */
+final readonly class CellularEnd
+{
+    public function __construct(
+        public bool $listed,
+        public bool $obeysAnyone,
+        public bool $simPin,
+        public int $baud,
+        public ModemLevel $level,
+        public float $supplyV,
+        public float $sourceOhm,
+        public int $capacitorUf,
+        public float $esrOhm,
+    ) {
+    }
+
+    public static function of(Endpoint $endpoint): self
+    {
+        $values = new Values($endpoint->settings);
+
+        return new self(
+            $values->flag('listed'),
+            $values->text('obeys') === 'anyone',
+            $values->flag('simPin'),
+            $values->whole('baud'),
+            $values->choice('level', ModemLevel::class),
+            $values->number('supplyV'),
+            $values->number('sourceOhm'),
+            $values->whole('capacitorUf'),
+            $values->number('esrOhm'),
+        );
+    }
+
+    public static function shape(): Shape
+    {
+        return Shape::of(
+            Field::flag('listed', 'Whether modems on this link obey it.')->titled('Obeyed'),
+            Field::oneOf('obeys', ['listed', 'anyone'], 'Whom it obeys.', 'listed')->titled('Obeys')->named(['those on the list', 'anyone']),
+            Field::flag('simPin', 'Whether its card asks for a PIN. The PIN itself is put in when the board is flashed; it is never kept here.')->titled('Card PIN'),
+            Field::oneOf('baud', [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200], 'Rate of the serial port between board and modem.', 9600, 'baud')->titled('Serial'),
+            Field::oneOf('level', ModemLevel::values(), 'What stands between the board\'s sending pin and the modem.', ModemLevel::Small->value)->titled('Level')->named(ModemLevel::names()),
+            Field::number('supplyV', 3, 6, 'What feeds the modem.', 4, 'V')->titled('Supply'),
+            Field::number('sourceOhm', 0.01, 10, 'Resistance of that supply and its wires.', 0.2, 'Ω')->titled('Source'),
+            Field::whole('capacitorUf', 0, 100_000, 'Capacitor at the modem.', 2_200, 'µF')->titled('Capacitor'),
+            Field::number('esrOhm', 0, 2, 'The capacitor\'s own resistance.', 0.05, 'Ω')->titled('ESR'),
+        );
+    }
+}

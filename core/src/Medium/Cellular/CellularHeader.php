@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Build\CNames;
+use Rundfunk\Build\UniqueNames;
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Medium\Define;
+use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Values;
+
+/** What a node's program must know of its modem: the list, the words, the dialogue. Secrets are put in when it is flashed. */
+final readonly class CellularHeader
+{
+    /** @return list<Define> */
+    public static function defines(Plan $plan, Endpoint $endpoint): array
+    {
+        $end = CellularEnd::of($endpoint);
+        $defines = [
+            new Define('BAUD', $end->baud.'UL', 'between board and modem'),
+            new Define('OBEYS_ANYONE', $end->obeysAnyone ? '1' : '0'),
+            new Define('TEXT_MAX_AGE_S', '300', 'an older text is not obeyed: it may be last night\'s'),
+        ];
+        $names = new UniqueNames;
+        foreach ($plan->hopsFrom($endpoint) as $hop) {
+            $output = $plan->output($plan->route($hop->routeId)->outputId);
+            $number = Commands::number($plan, $plan->endpoint($hop->toId))?->e164;
+            if ($output->kind === OutputKind::Message && $number !== null) {
+                $node = $plan->node($output->nodeId);
+                $name = $names->name('TEXT_'.CNames::upper("{$node->name} {$output->name}"));
+                $defines[] = new Define("{$name}_TO", CNames::text($number), $node->name);
+                $defines[] = new Define($name, CNames::text((new Values($output->settings))->text('words')));
+            }
+        }
+
+        return $defines;
+    }
+
+    /** @return list<string> */
+    public static function tables(Plan $plan, Endpoint $endpoint, string $prefix, Catalogue $catalogue): array
+    {
+        $modem = Modem::of($plan, $endpoint, $catalogue);
+        if ($modem === null) {
+            return [];
+        }
+
+        return [...self::callers($plan, $modem, $prefix), ...self::commands($plan, $modem, $prefix), ...self::dialogue($plan, $modem, $prefix)];
+    }
+
+    /** @return list<string> */
+    private static function callers(Plan $plan, Modem $modem, string $prefix): array
+    {
+        $allowed = Commands::allowed($plan, $modem->link);
+        if ($allowed === []) {
+            return [];
+        }
+        $name = strtolower($prefix).'_allowed';
+
+        return [
+            '/* Whom it obeys, in E.164. Compare all of the number; a withheld one never matches, and a number can be forged. */',
+            "static const char *const {$name}[] = {",
+            ...array_map(static fn (array $one): string => '    '.CNames::text($one['number']).', /* '.CNames::comment($one['name']).' */', $allowed),
+            '};', '',
+        ];
+    }
+
+    /** @return list<string> */
+    private static function commands(Plan $plan, Modem $modem, string $prefix): array
+    {
+        $rows = [];
+        $secret = false;
+        foreach (Commands::to($plan, $modem->endpoint) as $number => ['control' => $control, 'route' => $route]) {
+            $word = Commands::word($control);
+            if ($word !== null) {
+                $secret = $secret || Commands::needsSecret($control);
+                $rows[] = sprintf('    { %s, %d, %d, %d }, /* %s */', CNames::text($word), (int) Commands::needsSecret($control), (int) Commands::answers($control), $number + 1, CNames::comment(RouteNames::of($plan, $route).", {$route->action->value}"));
+            }
+        }
+        if ($rows === []) {
+            return [];
+        }
+        $name = strtolower($prefix).'_command';
+        $guard = ! $secret ? [] : [
+            '/* The secret that must follow the word: give it on the compiler\'s command line, never in a file that is shared. */',
+            "#ifndef {$prefix}_SECRET", "#define {$prefix}_SECRET \"\" /* empty: no text that needs a secret is obeyed */", '#endif', '',
+        ];
+
+        return [...$guard,
+            '/* Command words: the text must begin with the word, whole, in capitals. */',
+            "struct {$name} {", '    const char *word;', '    uint8_t secret;', '    uint8_t answer;', '    uint8_t command;', '};',
+            "static const struct {$name} {$name}[] = {", ...$rows, '};', '',
+        ];
+    }
+
+    /** @return list<string> */
+    private static function dialogue(Plan $plan, Modem $modem, string $prefix): array
+    {
+        $name = strtolower($prefix).'_dialogue';
+        $rows = array_map(static fn (DialogueStep $step): string => sprintf(
+            '    { %s, %s, %d, %d }, /* %s */',
+            CNames::text($step->send),
+            CNames::text($step->expect),
+            $step->timeoutMs,
+            $step->tries,
+            CNames::comment("{$step->why} If not: {$step->ifNot}"),
+        ), Dialogue::bringUp($plan, $modem));
+
+        return [
+            '/* From power on until it is ready: send, wait for the reply and not for a time, try so often. */',
+            "struct {$name} {", '    const char *send;', '    const char *expect;', '    uint16_t timeout_ms;', '    uint8_t tries;', '};',
+            "static const struct {$name} {$name}[] = {", ...$rows, '};', '',
+        ];
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Catalogue\ModuleClass;
+use Rundfunk\Electrical\BurstDroop;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Values;
+
+/** A node's end of a cellular link with the modem that serves it. */
+final readonly class Modem
+{
+    private function __construct(
+        public Link $link,
+        public Endpoint $endpoint,
+        public Node $node,
+        public CellularEnd $end,
+        public ?ModuleClass $class,
+        public Values $figures,
+    ) {
+    }
+
+    /** @return list<self> every end of a cellular link that is a board of ours */
+    public static function all(Plan $plan, Catalogue $catalogue): array
+    {
+        $modems = [];
+        foreach ($plan->linksOver(Cellular::KEY) as $link) {
+            foreach ($plan->endpointsOn($link) as $endpoint) {
+                $modem = self::of($plan, $endpoint, $catalogue);
+                if ($modem !== null) {
+                    $modems[] = $modem;
+                }
+            }
+        }
+
+        return $modems;
+    }
+
+    public static function of(Plan $plan, Endpoint $endpoint, Catalogue $catalogue): ?self
+    {
+        $node = $plan->node($endpoint->nodeId);
+        if ($node->kind->isBought()) {
+            return null;
+        }
+        $class = $endpoint->moduleId === null ? null : $catalogue->classOf($plan->module($endpoint->moduleId));
+
+        return new self($plan->link($endpoint->linkId), $endpoint, $node, CellularEnd::of($endpoint), $class, new Values($class->figures ?? []));
+    }
+
+    public function where(): string
+    {
+        return "{$this->node->name} on {$this->link->name}";
+    }
+
+    public function isLte(): bool
+    {
+        return $this->figures->textOrNull('generation') === 'lte';
+    }
+
+    /** The sag of its supply under its own bursts; null for a modem that has none. */
+    public function droop(): ?BurstDroop
+    {
+        if (! $this->figures->has('burstA') || $this->end->capacitorUf === 0) {
+            return null;
+        }
+
+        return new BurstDroop(
+            $this->end->supplyV, $this->end->sourceOhm, $this->end->capacitorUf / 1e6, $this->end->esrOhm,
+            $this->figures->number('burstA'), $this->figures->number('burstS'), $this->figures->number('periodS'),
+        );
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Assign\Proposal;
+use Rundfunk\Assign\Stage;
+use Rundfunk\Assign\Step;
+use Rundfunk\Build\CNames;
+use Rundfunk\Check\Subject;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\Cellular\Rule\WordsClash;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\ThingKind;
+
+/** The command word of each text: what it does, said so that no word begins or contains another. */
+final readonly class WordStep implements Step
+{
+    private const LONGEST = 24;
+
+    public function stage(): Stage
+    {
+        return Stage::Code;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->linksOver(Cellular::KEY) as $link) {
+            $taken = [];
+            $wordless = [];
+            foreach ($plan->endpointsOn($link) as $endpoint) {
+                foreach (Commands::to($plan, $endpoint) as $command) {
+                    $word = Commands::word($command['control']);
+                    if ($word !== null) {
+                        $taken[] = $word;
+                    } elseif ($command['control']->kind === ControlKind::Text) {
+                        $wordless[$command['control']->id] ??= $command;
+                    }
+                }
+            }
+            foreach ($wordless as ['control' => $control, 'route' => $route, 'output' => $output]) {
+                $word = self::free($output, $route, $taken);
+                $taken[] = $word;
+                $node = $plan->node($control->nodeId);
+                yield new Proposal(
+                    $this->stage(),
+                    Subject::of($control, "{$node->name}, {$control->name}", 'word'),
+                    "Command word of {$node->name} · {$control->name}",
+                    null,
+                    $word,
+                    'What it works and how, in letters that every phone has; no other word begins with it or holds it.',
+                    [Operation::change(ThingKind::Control, $control->id, ['settings' => ['word' => $word]])],
+                );
+            }
+        }
+    }
+
+    /** @param  list<string>  $taken */
+    private static function free(Output $output, Route $route, array $taken): string
+    {
+        $name = str_replace('_', ' ', mb_substr(CNames::upper($output->name), 0, self::LONGEST - 12));
+        $action = strtoupper($route->action->value);
+        // The number goes in the middle: behind, the word would begin with the one that is taken.
+        foreach (["{$name} {$action}", ...array_map(static fn (int $number): string => "{$name}{$number} {$action}", range(2, 9))] as $word) {
+            if (! WordsClash::clashesAny($word, $taken)) {
+                return $word;
+            }
+        }
+        // Words of one length never begin each other.
+        $number = 100;
+        while (WordsClash::clashesAny("DO {$number}", $taken)) {
+            $number++;
+        }
+
+        return "DO {$number}";
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Rehearsal;
+
+use Rundfunk\Medium\Cellular\Sms\SmsSubmit;
+
+/**
+ * A modem that is none: it takes what a board would say and answers as a modem would, with one card, one network and
+ * nobody outside but whom the rehearsal lets call. Sources: ITU-T V.250, 3GPP TS 27.007, 27.005 and 23.040.
+ */
+final class ModemStandin
+{
+    private const CTRL_Z = "\x1A";
+
+    private const ESC = "\x1B";
+
+    private bool $echo = true;
+
+    private bool $textMode = false;
+
+    private bool $showsCallers = false;
+
+    private string $line = '';
+
+    /** @var string|null what the text being written is for, while it is being written */
+    private ?string $writingTo = null;
+
+    private int $sent = 0;
+
+    /** @var list<array{to: string, text: string}> */
+    private array $outbox = [];
+
+    public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000')
+    {
+    }
+
+    /** @return list<array{to: string, text: string}> texts that were sent, in order */
+    public function sentTexts(): array
+    {
+        return $this->outbox;
+    }
+
+    /** @return string what the modem says to some bytes from the board */
+    public function hear(string $bytes): string
+    {
+        $said = '';
+        foreach (str_split($bytes) as $byte) {
+            $said .= $this->writingTo === null ? $this->hearCommand($byte) : $this->hearText($byte);
+        }
+
+        return $said;
+    }
+
+    /** @return string what it says when somebody calls */
+    public function ring(?string $from): string
+    {
+        return "\r\nRING\r\n".($this->showsCallers ? "\r\n+CLIP: ".($from === null ? '"",128' : "\"{$from}\",145")."\r\n" : '');
+    }
+
+    /** @return string what it says when a text arrives, in text mode */
+    public function deliver(string $from, string $at, string $text): string
+    {
+        return "\r\n+CMT: \"{$from}\",,\"{$at}\"\r\n{$text}\r\n";
+    }
+
+    private function hearCommand(string $byte): string
+    {
+        $echo = $this->echo ? $byte : '';
+        if ($byte === self::ESC || $byte === self::CTRL_Z || $byte === "\n") {
+            $this->line = $byte === "\n" ? $this->line : '';
+
+            return '';
+        }
+        if ($byte === "\x08" || $byte === "\x7F") {
+            $this->line = substr($this->line, 0, -1);
+
+            return $echo;
+        }
+        if ($byte !== "\r") {
+            $this->line .= $byte;
+
+            return $echo;
+        }
+        $line = trim($this->line);
+        $this->line = '';
+
+        return $echo.($line === '' ? '' : $this->answer($line));
+    }
+
+    private function hearText(string $byte): string
+    {
+        $to = (string) $this->writingTo;
+        if ($byte === self::ESC) {
+            $this->writingTo = null;
+            $this->line = '';
+
+            return "\r\nOK\r\n";
+        }
+        if ($byte !== self::CTRL_Z) {
+            $this->line .= $byte;
+
+            return $this->echo ? $byte : '';
+        }
+        $written = $this->line;
+        $this->line = '';
+        $this->writingTo = null;
+        $text = $this->textMode ? ['to' => $to, 'text' => $written] : SmsSubmit::read(trim($written));
+        if ($text === null) {
+            return "\r\n+CMS ERROR: 304\r\n";
+        }
+        $this->outbox[] = $text;
+
+        return "\r\n+CMGS: ".(++$this->sent)."\r\n\r\nOK\r\n";
+    }
+
+    private function answer(string $line): string
+    {
+        if (! str_starts_with(strtoupper($line), 'AT')) {
+            return self::error();
+        }
+        $command = substr($line, 2);
+        if (preg_match('/^\+CMGS=(.*)$/i', $command, $match) === 1) {
+            $this->writingTo = trim($match[1], '"');
+
+            return "\r\n> ";
+        }
+        $said = $this->obey($command);
+
+        return $said === null ? self::error() : ($said === '' ? "\r\nOK\r\n" : "\r\n{$said}\r\n\r\nOK\r\n");
+    }
+
+    /** @return string|null what it says before OK; null for what it does not know */
+    private function obey(string $command): ?string
+    {
+        $upper = strtoupper($command);
+        switch (true) {
+            case $upper === 'E0' || $upper === 'E1':
+                $this->echo = $upper === 'E1';
+
+                return '';
+            case str_starts_with($upper, '+CMGF='):
+                $this->textMode = $upper === '+CMGF=1';
+
+                return '';
+            case str_starts_with($upper, '+CLIP='):
+                $this->showsCallers = $upper === '+CLIP=1';
+
+                return '';
+            default:
+                return $this->tell($upper);
+        }
+    }
+
+    private function tell(string $command): ?string
+    {
+        return match (true) {
+            in_array($command, ['', 'Z', 'H', 'A', '+CHUP', '&F', 'V1', 'S0=0'], true) => '',
+            preg_match('/^\+(IPR|CMEE|CSCS|CNMI|CPMS|CSMP|CSDH|CREG|CGREG|CEREG|CLIR|CCLK|CSCA|CFUN)=[^?]*$/D', $command) === 1 => str_starts_with($command, '+CPMS=') ? '+CPMS: 0,20,0,20,0,20' : '',
+            $command === '+CPIN?' => '+CPIN: READY',
+            $command === '+CCID' || $command === '+CICCID' => '+CCID: "8944200000000000000"',
+            preg_match('/^\+(CREG|CGREG|CEREG)\?$/D', $command, $match) === 1 => "+{$match[1]}: 0,1",
+            $command === '+CSQ' => "+CSQ: {$this->csq},0",
+            $command === '+CGMI', $command === 'I' => 'Rundfunk',
+            $command === '+CGMM' => 'modem stand-in',
+            $command === '+CGMR' => '1',
+            $command === '+CGSN' => '000000000000000',
+            $command === '+CIMI' => '001010000000000',
+            $command === '+CNUM' => "+CNUM: ,\"{$this->own}\",145",
+            $command === '+CSCA?' => '+CSCA: "+442079460001",145',
+            $command === '+COPS?' => '+COPS: 0,2,"00101"',
+            $command === '+CSCS?' => '+CSCS: "GSM"',
+            $command === '+CSCS=?' => '+CSCS: ("GSM","IRA","HEX","UCS2")',
+            $command === '+CMGF=?' => '+CMGF: (0,1)',
+            $command === '+CMGF?' => '+CMGF: '.(int) $this->textMode,
+            $command === '+CPMS=?' => '+CPMS: ("SM"),("SM"),("SM")',
+            $command === '+CPMS?' => '+CPMS: "SM",0,20,"SM",0,20,"SM",0,20',
+            $command === '+CNMI=?' => '+CNMI: (0-2),(0-3),(0-2),(0-2),(0,1)',
+            $command === '+CNMI?' => '+CNMI: 2,2,0,0,0',
+            $command === '+CIPR=?', $command === '+IPR=?' => '+IPR: (0,1200,2400,4800,9600,19200,38400,57600,115200)',
+            default => null,
+        };
+    }
+
+    private static function error(): string
+    {
+        return "\r\nERROR\r\n";
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Medium\Cellular;
+
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Finding;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Medium\Cellular\Commands;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Role;
+use Rundfunk\Plan\SupplyFrom;
+use Tests\Core\CoreTestCase;
+
+/** A row a case: a phone and a modem, and what each rule of cellular must say of them. */
+final class CellularRulesTest extends CoreTestCase
+{
+    /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> rule, plan, titles */
+    public static function cases(): iterable
+    {
+        $lane = static fn (array $modem = [], array $phone = ['listed' => true], string $class = 'modem-lte-eu', string $board = '32bit-3v3-26io', array $hazards = [], ?string $number = '+442079460123', string $region = 'eu'): Sketch => self::sketch($region)
+            ->link('m', 'Mobile', 'cellular', ['country' => 'GB'])
+            ->node('post', 'Post', NodeKind::Controller, null, $board)->module('x', 'post', $class, 'Modem', SupplyFrom::Own)
+            ->module('relays', 'post', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->output('gate', 'post', 'Gate', more: ['hazards' => $hazards])->output('lamp', 'post', 'Lamp')
+            ->node('ann', 'Ann', NodeKind::Phone, null, null)
+            ->join('m', 'post', Role::Both, 'x', $modem)->join('m', 'ann', Role::Both, null, $phone)
+            ->address('m', 'ann', 0, $number)
+            ->control('call', 'ann', 'Call', ControlKind::Call)->control('call2', 'ann', 'Other call', ControlKind::Call);
+        $says = static fn (Sketch $s, string $key, ?string $word, Action $action = Action::On, string $output = 'gate', array $more = []): Sketch => $s
+            ->control($key, 'ann', ucfirst($key), ControlKind::Text, settings: ['word' => $word, ...$more])
+            ->route($key, $action, $output)->hop("{$key} {$output} {$action->value}", 'm', 'ann', 'post', null);
+        $calls = static fn (Sketch $s, Action $action = Action::Pulse, string $key = 'call', string $output = 'gate'): Sketch => $s
+            ->route($key, $action, $output, $action === Action::Pulse ? 1000 : null)->hop("{$key} {$output} {$action->value}", 'm', 'ann', 'post', null);
+
+        yield 'a number with its country' => ['cell-number-wrong', static fn () => $lane(), []];
+        yield 'a number of the country' => ['cell-number-wrong', static fn () => $lane(number: '020 7946 0123'), []];
+        yield 'no number' => ['cell-number-wrong', static fn () => $lane(number: null), ['Ann has no number yet']];
+        yield 'a number that cannot be' => ['cell-number-wrong', static fn () => $lane(number: '12'), ['12 is no telephone number']];
+
+        $bob = static fn (string $number): Sketch => $lane()->node('bob', 'Bob', NodeKind::Phone, null, null)->join('m', 'bob', Role::Both)->address('m', 'bob', 0, $number);
+        yield 'two numbers' => ['cell-number-shared', static fn () => $bob('+442079460124'), []];
+        yield 'one number written twice' => ['cell-number-shared', static fn () => $bob('(020) 7946-0123'), ['Ann and Bob have one number']];
+
+        yield 'a caller on the list' => ['cell-caller-unlisted', static fn () => $calls($lane()), []];
+        yield 'a caller who is not' => ['cell-caller-unlisted', static fn () => $calls($lane([], [])), ['Post does not obey Ann']];
+        yield 'a caller who is not, of a modem that obeys anyone' => ['cell-caller-unlisted', static fn () => $calls($lane(['obeys' => 'anyone'], [])), []];
+
+        yield 'a list' => ['cell-obeys-anyone', static fn () => $calls($lane()), []];
+        yield 'anyone' => ['cell-obeys-anyone', static fn () => $calls($lane(['obeys' => 'anyone'])), ['Post obeys anyone']];
+        yield 'anyone, but there is nothing to obey' => ['cell-obeys-anyone', static fn () => $lane(['obeys' => 'anyone']), []];
+
+        yield 'a call for a lamp' => ['cell-call-opens', static fn () => $calls($lane()), []];
+        yield 'a call for a gate' => ['cell-call-opens', static fn () => $calls($lane(hazards: ['motion'])), ['A forged call works Gate']];
+        yield 'a call that only switches it off' => ['cell-call-opens', static fn () => $calls($lane(hazards: ['heat']), Action::Off), []];
+
+        yield 'a text for a gate, with a secret' => ['cell-text-unproved', static fn () => $says($lane(hazards: ['access']), 'open', 'OPEN', more: ['secret' => true]), []];
+        yield 'a text for a gate, without' => ['cell-text-unproved', static fn () => $says($lane(hazards: ['access']), 'open', 'OPEN'), ['A text without a secret works Gate']];
+        yield 'a text for a lamp, without' => ['cell-text-unproved', static fn () => $says($lane(), 'open', 'OPEN'), []];
+
+        yield 'on by text' => ['cell-toggle-by-text', static fn () => $says($lane(), 'lamp-on', 'LAMP ON', Action::On, 'lamp'), []];
+        yield 'toggled by text' => ['cell-toggle-by-text', static fn () => $says($lane(), 'flip', 'LAMP', Action::Toggle, 'lamp'), ['Lamp is toggled by text']];
+
+        yield 'one call' => ['cell-calls-alike', static fn () => $calls($lane()), []];
+        yield 'one call that does two things' => ['cell-calls-alike', static fn () => $calls($calls($lane()), Action::On, 'call', 'lamp'), []];
+        yield 'two calls' => ['cell-calls-alike', static fn () => $calls($calls($lane()), Action::On, 'call2', 'lamp'), ['Two different calls from Ann look the same']];
+
+        yield 'a word' => ['cell-word-missing', static fn () => $says($lane(), 'open', 'OPEN'), []];
+        yield 'no word' => ['cell-word-missing', static fn () => $says($lane(), 'open', null), ['Open of Ann has no command word yet']];
+        yield 'a word of blanks' => ['cell-word-missing', static fn () => $says($lane(), 'open', '  '), ['Open of Ann has no command word yet']];
+
+        foreach ([['D1', 'D11', '"D11" begins with "D1"'], ['D2', 'D11', null], ['LAMP ON', 'lamp  on', '"LAMP ON" means two things'], ['ON', 'LAMP ON', '"LAMP ON" holds "ON"'], ['GATE OPEN', 'GATE SHUT', null]] as [$one, $other, $title]) {
+            yield "{$one} and {$other}" => ['cell-words-clash', static fn () => $says($says($lane(), 'one', $one), 'other', $other, Action::On, 'lamp'), $title === null ? [] : [$title]];
+        }
+
+        yield 'an answer' => ['cell-no-answer', static fn () => $says($lane(), 'open', 'OPEN'), []];
+        yield 'no answer' => ['cell-no-answer', static fn () => $says($lane(), 'open', 'OPEN', more: ['reply' => false]), ['Nothing answers Open of Ann']];
+
+        $told = static fn (string $words): Sketch => $lane()->output('told', 'ann', 'Told', OutputKind::Message, more: ['settings' => ['words' => $words]]);
+        yield 'a short text' => ['cell-text-too-long', static fn () => $told('Frost: {value} C'), []];
+        yield 'a long text' => ['cell-text-too-long', static fn () => $told(str_repeat('Frost! ', 23)), ['Told takes 2 texts']];
+        yield 'a letter of another alphabet' => ['cell-text-too-long', static fn () => $told('Frost: −2 °C'), ['Told needs the long alphabet']];
+
+        // 2 A for 577 µs every 4.615 ms; 3.4 V is the least. 4.0 V, 1.5 Ω and 2200 µF end below it.
+        yield 'a stiff supply' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['sourceOhm' => 0.2]), []];
+        yield 'a weak supply' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['sourceOhm' => 1.5, 'esrOhm' => 0]), ['The modem of Post sags to 3.36 V when it sends']];
+        yield 'no capacitor' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['capacitorUf' => 0]), ['Post has no capacitor at its modem']];
+        yield 'a modem without bursts' => ['cell-supply-sags', static fn () => $lane(modem: ['sourceOhm' => 1.5]), []];
+
+        // 5 V through 1k and 1.2k is 2.73 V, through 1k and 2k 3.33; the input stands 3.1.
+        foreach ([['8bit-5v-70io', 'direct', '5 V go into a modem input that stands 3.1'], ['8bit-5v-70io', 'divider-1k-1k2', null], ['8bit-5v-70io', 'divider-1k-2k', '3.33 V go into a modem input that stands 3.1'], ['32bit-3v3-26io', 'direct', '3.3 V go into a modem input that stands 3.1'], ['32bit-3v3-26io', 'divider-1k-2k', null], ['8bit-5v-70io', 'shifter', null]] as [$board, $level, $title]) {
+            yield "{$board}, {$level}" => ['cell-level-too-high', static fn () => $lane(['level' => $level], class: 'modem-2g', board: $board), $title === null ? [] : [$title]];
+        }
+        yield '2.8 V into a 5 V board' => ['cell-level-too-low', static fn () => $lane(class: 'modem-2g', board: '8bit-5v-70io'), ["The modem's 2.8 V are below the 3 V that Post takes for high"]];
+        yield '2.8 V into a 3.3 V board' => ['cell-level-too-low', static fn () => $lane(class: 'modem-2g'), []];
+
+        yield '9600 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(board: '8bit-5v-70io'), []];
+        yield '115200 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(['baud' => 115200], board: '8bit-5v-70io'), ['Post cannot make 115200 baud: it is +2.12 % off']];
+        yield '115200 baud from a fast clock' => ['cell-rate-off', static fn () => $lane(['baud' => 115200]), []];
+
+        yield 'an LTE modem' => ['cell-network-closing', static fn () => $lane(), []];
+        yield 'a 2G modem' => ['cell-network-closing', static fn () => $lane(class: 'modem-2g'), ['Post lives on a network that is being closed']];
+        yield 'the right variant' => ['cell-wrong-variant', static fn () => $lane(), []];
+        yield 'the variant of another region' => ['cell-wrong-variant', static fn () => $lane(class: 'modem-lte-us'), ['The modem of Post is the variant for another region']];
+        yield 'at home there' => ['cell-wrong-variant', static fn () => $lane(class: 'modem-lte-us', region: 'us'), []];
+    }
+
+    /**
+     * @param  Closure(): Sketch  $sketch
+     * @param  list<string>  $titles
+     */
+    #[DataProvider('cases')]
+    public function test_the_rule_finds_this_and_no_more(string $rule, Closure $sketch, array $titles): void
+    {
+        self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($sketch()->plan(), $rule)));
+    }
+
+    public function test_assign_gives_each_text_a_word_of_which_none_holds_another(): void
+    {
+        $sketch = self::sketch()->link('m', 'Mobile', 'cellular')
+            ->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem', SupplyFrom::Own)->module('relays', 'post', 'relay-bank-8-high', 'Relays', SupplyFrom::Own)
+            ->node('ann', 'Ann', NodeKind::Phone, null, null)->join('m', 'post', Role::Both)->join('m', 'ann', Role::Both);
+        foreach (['Lamp', 'Lamp', 'Lämp', 'Lamp on', 'Pump'] as $number => $name) {
+            $sketch->output("o{$number}", 'post', $name)->control("t{$number}", 'ann', "Text {$number}", ControlKind::Text)->route("t{$number}", Action::On, "o{$number}");
+        }
+        $plan = $sketch->assigned();
+        $words = array_map(Commands::word(...), $plan->controls());
+        self::assertNotContains(null, $words);
+        self::assertSame([], self::found($plan, 'cell-words-clash'));
+        self::assertSame([], self::found($plan, 'cell-word-missing'));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Medium\Cellular;
+
+use Rundfunk\Build\CHeader;
+use Rundfunk\Medium\Cellular\Dialogue;
+use Rundfunk\Medium\Cellular\DialogueStep;
+use Rundfunk\Medium\Cellular\Modem;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Rehearsal\ModemStandin;
+use Tests\Core\CoreTestCase;
+
+/** The dialogue that the plan gives, spoken to the modem stand-in. */
+final class DialogueTest extends CoreTestCase
+{
+    /** @return array{Plan, Modem} */
+    private static function post(): array
+    {
+        $plan = self::linden();
+        $modem = Modem::all($plan, self::knowledge()->catalogue)[0];
+
+        return [$plan, $modem];
+    }
+
+    public function test_every_step_of_the_bring_up_is_answered_as_it_expects(): void
+    {
+        foreach ([self::linden(), self::faulty()] as $plan) {
+            foreach (Modem::all($plan, self::knowledge()->catalogue) as $modem) {
+                $standin = new ModemStandin;
+                foreach (Dialogue::bringUp($plan, $modem) as $step) {
+                    self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), "{$modem->node->name}: {$step->send}");
+                }
+            }
+        }
+    }
+
+    public function test_a_call_a_text_and_an_answer_go_as_the_dialogue_says(): void
+    {
+        [$plan, $modem] = self::post();
+        $standin = new ModemStandin;
+        foreach (Dialogue::bringUp($plan, $modem) as $step) {
+            $standin->hear($step->send."\r");
+        }
+        self::assertStringContainsString('+CLIP: "+442079460321",', $standin->ring('+442079460321'));
+        self::assertStringContainsString('+CLIP: "",', $standin->ring(null));
+        self::assertSame("\r\nOK\r\n", $standin->hear("ATH\r"));
+        self::assertSame("\r\n+CMT: \"+442079460321\",,\"26/11/24,06:30:00+00\"\r\nGATE PULSE\r\n", $standin->deliver('+442079460321', '26/11/24,06:30:00+00', 'GATE PULSE'));
+        self::assertSame("\r\n> ", $standin->hear("AT+CMGS=\"+442079460321\"\r"));
+        self::assertStringContainsString('+CMGS: 1', $standin->hear("Gate is open\x1A"));
+        self::assertSame([['to' => '+442079460321', 'text' => 'Gate is open']], $standin->sentTexts());
+        $standin->hear("AT+CMGS=\"+442079460321\"\r");
+        self::assertSame("\r\nOK\r\n", $standin->hear("never mind\x1B"));
+        self::assertCount(1, $standin->sentTexts());
+    }
+
+    public function test_an_unknown_command_and_rubbish_are_errors_and_harm_nothing(): void
+    {
+        $standin = new ModemStandin;
+        $standin->hear("ATE0\r");
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+MAGIC\r"));
+        self::assertSame("\r\nERROR\r\n", $standin->hear("hello\r"));
+        self::assertSame('', $standin->hear("\x00\xFF\x1B"));
+        self::assertSame("\r\nOK\r\n", $standin->hear("AT\r"));
+    }
+
+    public function test_the_plan_decides_what_is_asked_for(): void
+    {
+        [$plan, $modem] = self::post();
+        $sends = array_map(static fn (DialogueStep $step): string => $step->send, Dialogue::bringUp($plan, $modem));
+        self::assertContains('AT+IPR=38400', $sends);
+        self::assertContains('AT+CLIP=1', $sends, 'somebody is to call');
+        self::assertContains('AT+CEREG?', $sends, 'it is an LTE modem');
+        $without = self::sketch()->link('m', 'M', 'cellular')->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'n', 'modem-2g', 'X')->join('m', 'n', Role::Both, 'x')->plan();
+        $sends = array_map(static fn (DialogueStep $step): string => $step->send, Dialogue::bringUp($without, Modem::all($without, self::knowledge()->catalogue)[0]));
+        self::assertNotContains('AT+CLIP=1', $sends);
+        self::assertContains('AT+CREG?', $sends);
+    }
+
+    public function test_the_secret_is_asked_for_and_never_written(): void
+    {
+        [$plan, $modem] = self::post();
+        $header = (new CHeader(self::knowledge()))->write($plan, $modem->node);
+        self::assertStringContainsString('#ifndef MOBILE_SECRET', $header);
+        self::assertStringContainsString('{ "GATE PULSE", 1, 1,', $header);
+        self::assertStringContainsString('"+442079460321", /* Rowan\'s phone */', $header);
+    }
+}
