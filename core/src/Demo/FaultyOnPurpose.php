@@ -6,6 +6,7 @@ namespace Rundfunk\Demo;
 
 use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
+use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
@@ -30,6 +31,7 @@ final readonly class FaultyOnPurpose
         InfraredFaults::add($sketch);
         KeyedFaults::add($sketch);
         CellularFaults::add($sketch);
+        IpFaults::add($sketch);
 
         return $sketch->plan();
     }

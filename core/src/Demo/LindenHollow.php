@@ -25,6 +25,7 @@ final readonly class LindenHollow
         self::greenhouse($sketch);
         self::fob($sketch);
         self::gate($sketch);
+        self::house($sketch);
 
         return $sketch->assigned();
     }
@@ -184,5 +185,28 @@ final readonly class LindenHollow
             ->route('rowan-open', Action::Pulse, 'gate', 1_000)
             ->route('rowan-off', Action::Off, 'post-lamp')
             ->route('frost', Action::On, 'told');
+    }
+
+    /** The house network: the shed keeps the broker, the greenhouse tells its climate and is told about its lamp. */
+    private static function house(Sketch $sketch): void
+    {
+        $sketch
+            ->link('house', 'House', 'ip', ['ssid' => 'linden-hollow'])
+            ->join('house', 'shed-node', Role::Both, null, ['broker' => true])
+            ->join('house', 'glass-node', Role::Both)
+            ->module('glass-climate', 'glass-node', 'sensor-climate', 'Climate')
+            ->module('glass-soil', 'glass-node', 'sensor-soil', 'Soil probe')
+            ->control('air-cold', 'glass-node', 'Air cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 4.0, 'beyond' => 'below', 'intervalS' => 30])
+            ->control('air-warm', 'glass-node', 'Air warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 12.0, 'intervalS' => 30])
+            ->control('humidity', 'glass-node', 'Humidity', ControlKind::Reading, settings: ['unit' => '%', 'intervalS' => 30])
+            ->control('soil', 'glass-node', 'Soil moisture', ControlKind::Reading, 'glass-soil', 'OUT', ['unit' => '%', 'intervalS' => 600])
+            ->control('page-on', 'shed-node', 'Page: work lamp on', ControlKind::Widget)
+            ->control('page-off', 'shed-node', 'Page: work lamp off', ControlKind::Widget)
+            ->control('dusk', 'shed-node', 'Dusk', ControlKind::Timer, settings: ['at' => '17:30'])
+            ->route('air-cold', Action::On, 'heat')
+            ->route('air-warm', Action::Off, 'heat')
+            ->route('page-on', Action::On, 'glass-lamp')
+            ->route('page-off', Action::Off, 'glass-lamp')
+            ->route('dusk', Action::On, 'hen-lamp');
     }
 }

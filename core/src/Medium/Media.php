@@ -6,6 +6,7 @@ namespace Rundfunk\Medium;
 
 use Rundfunk\Medium\Cellular\Cellular;
 use Rundfunk\Medium\Infrared\Infrared;
+use Rundfunk\Medium\Ip\Ip;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 
@@ -24,6 +25,7 @@ final readonly class Media
             new Infrared,
             new KeyedRadio,
             new Cellular,
+            new Ip,
         );
     }
 

@@ -3,6 +3,7 @@ import type { Schemas } from '../lib/api';
 import type { PlanIndex } from '../lib/plan-index';
 import CellularPanel from './CellularPanel.svelte';
 import InfraredPanel from './InfraredPanel.svelte';
+import IpPanel from './IpPanel.svelte';
 import KeyedPanel from './KeyedPanel.svelte';
 import PacketPanel from './PacketPanel.svelte';
 
@@ -22,4 +23,5 @@ export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = 
     infrared: InfraredPanel,
     'keyed-radio': KeyedPanel,
     cellular: CellularPanel,
+    ip: IpPanel,
 };

@@ -58,7 +58,7 @@ final class CHeaderTest extends CoreTestCase
         }
         self::assertSame($sender['YARD_TO_HEN_HOUSE_ADDRESS'], $receiver['YARD_PIPE1_ADDRESS']);
         $codes = array_filter($receiver, static fn (string $name): bool => str_starts_with($name, 'YARD_CODE_'), ARRAY_FILTER_USE_KEY);
-        self::assertCount(3, $codes);
+        self::assertGreaterThan(2, count($codes));
         self::assertSame($codes, array_intersect_key($sender, $codes));
     }
 

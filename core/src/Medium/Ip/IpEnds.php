@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Ip;
+
+use Rundfunk\Plan\Address;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Shape\Values;
+
+/** Who is on an IP link, and under which address. */
+final readonly class IpEnds
+{
+    public static function address(Plan $plan, Endpoint $endpoint): ?Address
+    {
+        return $plan->addressesOf($endpoint)[0] ?? null;
+    }
+
+    public static function number(Plan $plan, Endpoint $endpoint): ?int
+    {
+        $value = self::address($plan, $endpoint)?->value;
+
+        return $value === null ? null : Subnet::number($value);
+    }
+
+    /** @return list<Endpoint> ends that run the broker */
+    public static function brokers(Plan $plan, Link $link): array
+    {
+        return array_values(array_filter($plan->endpointsOn($link), static fn (Endpoint $end): bool => $end->settings['broker'] === true));
+    }
+
+    public static function clientId(Endpoint $endpoint): ?string
+    {
+        $id = (new Values($endpoint->settings))->textOrNull('clientId');
+
+        return $id === null || $id === '' ? null : $id;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Ip\Step;
+
+use Rundfunk\Assign\Proposal;
+use Rundfunk\Assign\Stage;
+use Rundfunk\Assign\Step;
+use Rundfunk\Check\Subject;
+use Rundfunk\DerivedId;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\Ip\Ip;
+use Rundfunk\Medium\Ip\IpEnds;
+use Rundfunk\Medium\Ip\IpSettings;
+use Rundfunk\Medium\Ip\Rule\AddressHandedOut;
+use Rundfunk\Medium\Ip\Subnet;
+use Rundfunk\Plan\Address;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+
+/** A fixed address for each node: from .10 up, clear of what the router hands out. */
+final readonly class AddressStep implements Step
+{
+    private const FIRST = 10;
+
+    public function stage(): Stage
+    {
+        return Stage::Address;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        foreach ($plan->linksOver(Ip::KEY) as $link) {
+            $settings = IpSettings::of($link);
+            $subnet = $settings->subnet;
+            if ($subnet === null) {
+                continue;
+            }
+            $taken = [];
+            $homeless = [];
+            foreach ($plan->endpointsOn($link) as $endpoint) {
+                $number = IpEnds::number($plan, $endpoint);
+                $pinned = IpEnds::address($plan, $endpoint)->pinned ?? false;
+                $fits = $number !== null && $subnet->isHost($number) && ! isset($taken[$number]) && ! AddressHandedOut::isHandedOut($settings, $subnet->hostNumber($number));
+                if ($number !== null && ($pinned || $fits)) {
+                    $taken[$number] = true;
+                } elseif (! $pinned) {
+                    $homeless[] = $endpoint;
+                }
+            }
+            foreach ($homeless as $endpoint) {
+                $host = self::free($settings, $subnet, $taken);
+                if ($host !== null) {
+                    $taken[(int) Subnet::number($host)] = true;
+                    yield $this->proposal($plan, $link, $endpoint, $host);
+                }
+            }
+        }
+    }
+
+    /** @param  array<int, true>  $taken */
+    private static function free(IpSettings $settings, Subnet $subnet, array $taken): ?string
+    {
+        for ($number = self::FIRST; $number < $subnet->size() - 1; $number++) {
+            $host = $subnet->host($number);
+            if (! AddressHandedOut::isHandedOut($settings, $number) && ! isset($taken[(int) Subnet::number($host)])) {
+                return $host;
+            }
+        }
+
+        return null;
+    }
+
+    private function proposal(Plan $plan, Link $link, Endpoint $endpoint, string $host): Proposal
+    {
+        $node = $plan->node($endpoint->nodeId);
+        $address = IpEnds::address($plan, $endpoint);
+
+        return new Proposal(
+            $this->stage(),
+            Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
+            "Address of {$node->name} on {$link->name}",
+            $address?->value,
+            $host,
+            'The lowest that is free and that the router does not hand out.',
+            [$address === null
+                ? Operation::add(new Address(DerivedId::of('address', $endpoint->id, '0'), $endpoint->id, 0, $host))
+                : Operation::change(ThingKind::Address, $address->id, ['value' => $host])],
+        );
+    }
+}
