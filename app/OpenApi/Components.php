@@ -118,8 +118,9 @@ final class Components
             ]),
             'Assignment' => Schema::object(['version' => Schema::whole(), 'proposals' => Schema::listOf(Schema::ref('Proposal'))]),
             'Learned' => Schema::object(['rows' => Schema::listOf(LearnedRow::schema())]),
-            'Calculators' => Schema::object(['calculators' => Schema::listOf(CalculatorView::schema())]),
-            'Worked' => Schema::object(['outputs' => Schema::anyObject()]),
+            'Calculator' => CalculatorView::schema(),
+            'Calculators' => Schema::object(['calculators' => Schema::listOf(Schema::ref('Calculator'))]),
+            'Worked' => CalculatorView::workedSchema(),
             'WiringRow' => Schema::object(['module' => Schema::text(), 'terminal' => Schema::text(), 'pin' => Schema::text(), 'carries' => Schema::text(), 'level' => Schema::text(), 'note' => Schema::text()]),
             'NodeSheet' => Schema::object([
                 'wiring' => Schema::listOf(Schema::ref('WiringRow')), 'header' => Schema::orNull(Schema::text()), 'headerName' => Schema::text(),

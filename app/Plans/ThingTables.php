@@ -30,7 +30,7 @@ final readonly class ThingTables
     {
         $row = ['plan_id' => $planId];
         foreach ($thing->values() as $field => $value) {
-            $row[Str::snake($field)] = is_array($value) ? json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE) : $value;
+            $row[Str::snake($field)] = is_array($value) ? json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION) : $value;
         }
 
         return $row;

@@ -3,6 +3,7 @@
     import Router, { push, router } from 'svelte-spa-router';
     import { session } from './lib/session.svelte';
     import { flowbiteTheme } from './lib/flowbite-theme';
+    import Calculators from './pages/Calculators.svelte';
     import Plans from './pages/Plans.svelte';
     import Registration from './pages/Registration.svelte';
     import SignIn from './pages/SignIn.svelte';
@@ -12,6 +13,7 @@
         '/': Plans,
         '/sign-in': SignIn,
         '/register': Registration,
+        '/calculators/:name?': Calculators,
         '/plans/:id/:step?/:item?': Workspace,
         '*': Plans,
     };

@@ -25,10 +25,31 @@ final class NodeSheetTest extends FeatureTestCase
         $this->getJson("/api/plans/{$plan->id}/nodes/nothing/sheet")->assertNotFound();
     }
 
+    public function test_each_file_of_a_sheet_can_be_fetched_as_it_is_shown(): void
+    {
+        $user = self::user();
+        $record = $this->linden($user);
+        $fetched = [];
+        foreach (LindenHollow::plan(app(Knowledge::class))->nodes() as $node) {
+            $sheet = $this->actingAs($user)->getJson("/api/plans/{$record->id}/nodes/{$node->id}/sheet")->assertOk();
+            foreach ((array) $sheet->json('artefacts') as $artefact) {
+                self::assertIsArray($artefact);
+                $file = $this
+                    ->get("/api/plans/{$record->id}/nodes/{$node->id}/artefacts/{$artefact['key']}")
+                    ->assertOk()
+                    ->assertHeader('Content-Disposition', "attachment; filename=\"{$artefact['fileName']}\"");
+                self::assertSame($artefact['content'], $file->getContent());
+                $fetched[] = $artefact['key'];
+            }
+        }
+        self::assertGreaterThan(5, count($fetched));
+        $this->getJson("/api/plans/{$record->id}/nodes/{$node->id}/artefacts/nothing")->assertNotFound();
+    }
+
     public function test_the_catalogue_offers_every_board_and_module(): void
     {
         $catalogue = $this->actingAs(self::user())->getJson('/api/catalogue')->assertOk();
         self::assertCount(6, $catalogue->json('boards'));
-        self::assertSame(['packet-radio'], array_column($catalogue->json('media'), 'key'));
+        self::assertSame(['packet-radio', 'infrared', 'keyed-radio', 'cellular', 'ip'], array_column($catalogue->json('media'), 'key'));
     }
 }

@@ -47,7 +47,7 @@ final class CalculatorController
             $given[(string) $key] = $value;
         }
         try {
-            return new JsonResponse(['outputs' => $calculators->calculate($name, $given)]);
+            return new JsonResponse(CalculatorView::worked($calculators->named($name), $given));
         } catch (BadInput $bad) {
             throw PlanRefused::at('/inputs/'.$bad->input, $bad->getMessage());
         } catch (OutOfRange $out) {

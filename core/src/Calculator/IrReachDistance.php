@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\IrReach;
 
-final readonly class IrReachDistance implements Calculator
+final readonly class IrReachDistance implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -49,5 +50,15 @@ final readonly class IrReachDistance implements Calculator
     public function calculate(Inputs $inputs): array
     {
         return ['distance_m' => round(IrReach::distanceM($inputs->number('intensity_mw_sr'), $inputs->number('threshold_mw_m2')), 6)];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('intensity_mw_sr', 1, 300, 'distance_m');
+    }
+
+    public function destination(): Destination
+    {
+        return new Destination(Infrared::KEY, ['intensity_mw_sr' => 'intensityMwSr']);
     }
 }

@@ -6,7 +6,7 @@ namespace Rundfunk\Calculator;
 
 use Rundfunk\Medium\KeyedRadio\KeyedFrame;
 
-final readonly class KeyedFrameTime implements Calculator
+final readonly class KeyedFrameTime implements DrawsCurve
 {
     public function name(): string
     {
@@ -59,5 +59,10 @@ final readonly class KeyedFrameTime implements Calculator
             'frame_ms' => KeyedFrame::frameNs($bits, $pulseUs) / 1e6,
             'total_ms' => KeyedFrame::pressNs($bits, $pulseUs, $inputs->whole('repeats')) / 1e6,
         ];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('repeats', 1, 20, 'total_ms');
     }
 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Calculator;
 
 use Rundfunk\Electrical\LedResistor;
+use Rundfunk\Medium\Infrared\Infrared;
 
-final readonly class LedResistorValue implements Calculator
+final readonly class LedResistorValue implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -38,7 +39,7 @@ final readonly class LedResistorValue implements Calculator
         return [
             Quantity::number('supply_v', 'V', 'Supply.')->example('5'),
             Quantity::number('forward_v', 'V', 'What one diode takes while it is lit: about 1.35 for infrared, 2 for red, 3 for blue and white.')->example('1.35'),
-            Quantity::number('current_ma', 'mA', 'Current.')->example('100'),
+            Quantity::number('current_ma', 'mA', 'Through the diodes, while they are lit.')->example('100'),
             Quantity::whole('series_leds', null, 'How many in series.')->example('1'),
         ];
     }
@@ -65,5 +66,15 @@ final readonly class LedResistorValue implements Calculator
             'power_mw' => round($resistor->powerMw(), 6),
             'advised_rating_mw' => $resistor->advisedRatingMw(),
         ];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('supply_v', 3, 15, 'exact_ohm');
+    }
+
+    public function destination(): Destination
+    {
+        return new Destination(Infrared::KEY, ['supply_v' => 'supplyV', 'forward_v' => 'forwardV', 'series_leds' => 'leds', 'actual_ma' => 'currentMa']);
     }
 }

@@ -6,7 +6,7 @@ namespace Rundfunk\Calculator;
 
 use Rundfunk\Medium\Cellular\ModemSignal;
 
-final readonly class ModemSignalStrength implements Calculator
+final readonly class ModemSignalStrength implements DrawsCurve
 {
     public function name(): string
     {
@@ -46,5 +46,10 @@ final readonly class ModemSignalStrength implements Calculator
     public function calculate(Inputs $inputs): array
     {
         return ['dbm' => ModemSignal::dbm($inputs->whole('csq'))];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('csq', 0, 31, 'dbm');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
-final readonly class PacketAirtime implements Calculator
+final readonly class PacketAirtime implements DrawsCurve
 {
     public function name(): string
     {
@@ -52,5 +52,10 @@ final readonly class PacketAirtime implements Calculator
             'airtime_us' => $air->frameNs($inputs->whole('payload_bytes')) / 1000,
             'ack_airtime_us' => $air->acknowledgeNs() / 1000,
         ];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('payload_bytes', 0, 32, 'airtime_us');
     }
 }

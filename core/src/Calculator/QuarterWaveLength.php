@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Propagation\QuarterWave;
 
-final readonly class QuarterWaveLength implements Calculator
+final readonly class QuarterWaveLength implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -40,11 +41,26 @@ final readonly class QuarterWaveLength implements Calculator
 
     public function outputs(): array
     {
-        return [Quantity::number('length_mm', 'mm', 'Of the wire, from where it leaves the board.')];
+        return [
+            Quantity::number('length_mm', 'mm', 'Of the wire, from where it leaves the board.'),
+            Quantity::whole('cut_mm', 'mm', 'To cut, to the nearest millimetre.'),
+        ];
     }
 
     public function calculate(Inputs $inputs): array
     {
-        return ['length_mm' => round(QuarterWave::lengthMm($inputs->number('freq_mhz')), 3)];
+        $lengthMm = QuarterWave::lengthMm($inputs->number('freq_mhz'));
+
+        return ['length_mm' => round($lengthMm, 3), 'cut_mm' => (int) round($lengthMm)];
+    }
+
+    public function sweep(): Sweep
+    {
+        return new Sweep('freq_mhz', 300, 930, 'length_mm');
+    }
+
+    public function destination(): Destination
+    {
+        return new Destination(KeyedRadio::KEY, ['cut_mm' => 'antennaMm']);
     }
 }

@@ -4,8 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\Overview;
 
+use Rundfunk\Calculator\BadInput;
 use Rundfunk\Calculator\Calculator;
+use Rundfunk\Calculator\Curve;
+use Rundfunk\Calculator\Destination;
+use Rundfunk\Calculator\DrawsCurve;
+use Rundfunk\Calculator\FitsPlans;
+use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\QuantityKind;
+use Rundfunk\OutOfRange;
 
 /** A calculator as screens and the command line describe it. */
 final readonly class CalculatorView
@@ -21,6 +28,7 @@ final readonly class CalculatorView
             'source' => $calculator->source(),
             'inputs' => $calculator->inputs(),
             'outputs' => $calculator->outputs(),
+            'destination' => $calculator instanceof FitsPlans ? self::destination($calculator->destination()) : null,
         ];
     }
 
@@ -36,6 +44,44 @@ final readonly class CalculatorView
         return Schema::object([
             'name' => Schema::text(), 'topic' => Schema::text(), 'title' => Schema::text(), 'formula' => Schema::text(), 'source' => Schema::text(),
             'inputs' => $quantities, 'outputs' => $quantities,
+            'destination' => Schema::orNull(Schema::object(['medium' => Schema::text(), 'settings' => Schema::listOf(Schema::object(['quantity' => Schema::text(), 'setting' => Schema::text()]))])),
         ]);
+    }
+
+    /**
+     * @param  array<string, string>  $given
+     * @return array<string, mixed> the answer, and its curve where it has one
+     *
+     * @throws BadInput
+     * @throws OutOfRange
+     */
+    public static function worked(Calculator $calculator, array $given): array
+    {
+        $curve = $calculator instanceof DrawsCurve ? Curve::of($calculator, $given) : null;
+
+        return [
+            'outputs' => $calculator->calculate(Inputs::for($calculator, $given)),
+            'curve' => $curve === null ? null : ['input' => $curve->sweep->input, 'output' => $curve->sweep->output, 'points' => $curve->points],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function workedSchema(): array
+    {
+        return Schema::object([
+            'outputs' => Schema::anyObject(),
+            'curve' => Schema::orNull(Schema::object(['input' => Schema::text(), 'output' => Schema::text(), 'points' => Schema::listOf(Schema::listOf(Schema::number()))])),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function destination(Destination $destination): array
+    {
+        $settings = [];
+        foreach ($destination->settings as $quantity => $setting) {
+            $settings[] = ['quantity' => $quantity, 'setting' => $setting];
+        }
+
+        return ['medium' => $destination->medium, 'settings' => $settings];
     }
 }

@@ -95,6 +95,7 @@
     <p class="text-[19px] font-semibold">Rund<span class="text-accent">funk</span></p>
     <span class="grow"></span>
     <span class="text-soft">{session.user?.name}</span>
+    <a class="quiet-link" href="#/calculators">Calculators</a>
     <ThemeButton />
     <Button color="alternative" onclick={leave}>Sign out</Button>
 </header>

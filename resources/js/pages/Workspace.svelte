@@ -115,6 +115,12 @@
                         >{/if}
                 </a>
             {/each}
+            <hr class="border-rule mx-3 my-2 hidden md:block" />
+            <a
+                href="#/calculators?plan={planId}"
+                class="flex items-center gap-2 border-l-4 border-transparent px-3 py-1.5 whitespace-nowrap"
+                ><span class="w-3"></span>Calculators</a
+            >
         </nav>
         <main class="min-w-0 grow p-4 md:px-5">
             {#if workspace.refusal}

@@ -7,8 +7,13 @@ namespace Tests\Core\Calculator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\BadInput;
 use Rundfunk\Calculator\Calculators;
+use Rundfunk\Calculator\Curve;
+use Rundfunk\Calculator\DrawsCurve;
+use Rundfunk\Calculator\FitsPlans;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Shape\Field;
 use Tests\Core\CoreTestCase;
 
 /** The calculators against published figures, and against what they say of themselves. */
@@ -66,7 +71,7 @@ final class CalculatorsTest extends CoreTestCase
         // Common practice: 33.6 ms of bits and 11.2 of sync, four times.
         yield 'a fixed code' => ['keyed-frame', ['bits' => '24', 'pulse_us' => '350', 'repeats' => '4'], ['frame_ms' => 44.8, 'total_ms' => 179.2]];
         // 0.95 · 299 792 458 / (4 · 433 920 000)
-        yield 'a wire for 433.92 MHz' => ['quarter-wave', ['freq_mhz' => '433.92'], ['length_mm' => 164.087]];
+        yield 'a wire for 433.92 MHz' => ['quarter-wave', ['freq_mhz' => '433.92'], ['length_mm' => 164.087, 'cut_mm' => 164]];
         // Inverse square law.
         yield 'an emitter of 60 mW/sr' => ['ir-reach', ['intensity_mw_sr' => '60', 'threshold_mw_m2' => '0.4'], ['distance_m' => 12.247449]];
         // ir-ctl of v4l-utils 1.22: -S rc5:0x1e01
@@ -142,6 +147,53 @@ final class CalculatorsTest extends CoreTestCase
             $given = array_keys($calculator->calculate(Inputs::for($calculator, $inputs)));
             self::assertSame(array_map(static fn (Quantity $quantity): string => $quantity->name, $calculator->outputs()), $given);
         }
+    }
+
+    public function test_a_curve_passes_through_the_published_figures(): void
+    {
+        $calculators = Calculators::standard();
+        foreach (self::published() as [$name, $inputs, $outputs]) {
+            $calculator = $calculators->named($name);
+            if (! $calculator instanceof DrawsCurve) {
+                continue;
+            }
+            $curve = Curve::of($calculator, $inputs);
+            $given = (float) $inputs[$curve->sweep->input];
+            $published = $outputs[$curve->sweep->output];
+            self::assertIsNumeric($published);
+            $below = array_filter($curve->points, static fn (array $point): bool => $point[0] <= $given);
+            $above = array_filter($curve->points, static fn (array $point): bool => $point[0] >= $given);
+            [$left, $right] = [array_pop($below), array_shift($above)];
+            self::assertNotNull($left, $name);
+            self::assertNotNull($right, $name);
+            self::assertGreaterThanOrEqual(min($left[1], $right[1]) - 1e-6, $published, $name);
+            self::assertLessThanOrEqual(max($left[1], $right[1]) + 1e-6, $published, $name);
+        }
+    }
+
+    public function test_a_curve_has_no_point_where_there_is_no_answer(): void
+    {
+        $calculator = Calculators::standard()->named('led-resistor');
+        self::assertInstanceOf(DrawsCurve::class, $calculator);
+        $points = Curve::of($calculator, ['supply_v' => '12', 'forward_v' => '2', 'current_ma' => '20', 'series_leds' => '3'])->points;
+        self::assertGreaterThan(6.0, $points[0][0]);
+        self::assertEqualsWithDelta(15.0, $points[array_key_last($points)][0], 1e-9);
+    }
+
+    public function test_an_answer_goes_to_settings_that_there_are(): void
+    {
+        $fitting = 0;
+        foreach (Calculators::standard()->all() as $calculator) {
+            if ($calculator instanceof FitsPlans) {
+                $fitting++;
+                $destination = $calculator->destination();
+                $quantities = array_map(static fn (Quantity $quantity): string => $quantity->name, [...$calculator->inputs(), ...$calculator->outputs()]);
+                $fields = array_map(static fn (Field $field): string => $field->name, Knowledge::shipped()->media->named($destination->medium)->endpointSettings()->fields);
+                self::assertSame([], array_diff(array_keys($destination->settings), $quantities), $calculator->name());
+                self::assertSame([], array_diff($destination->settings, $fields), $calculator->name());
+            }
+        }
+        self::assertGreaterThan(2, $fitting);
     }
 
     public function test_an_unknown_calculator_is_refused_with_those_there_are(): void

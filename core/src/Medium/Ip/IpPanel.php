@@ -39,7 +39,7 @@ final readonly class IpPanel
         }
 
         return [
-            'subnet' => $settings->subnet === null ? null : ['hosts' => $settings->subnet->size(), 'dhcpFrom' => $settings->dhcpFrom, 'dhcpTo' => $settings->dhcpTo],
+            'subnet' => $settings->subnet === null ? null : ['hosts' => $settings->subnet->size() - 2, 'dhcpFrom' => $settings->dhcpFrom, 'dhcpTo' => $settings->dhcpTo],
             'broker' => $broker === null ? null : $plan->node($broker->nodeId)->name,
             'goneAfterS' => $settings->goneAfterS(),
             'hosts' => $hosts,
