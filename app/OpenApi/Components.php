@@ -13,6 +13,7 @@ use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
 use Rundfunk\Overview\CalculatorView;
 use Rundfunk\Overview\KindsView;
+use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\Schema;
 use Rundfunk\Overview\SettingFields;
 use Rundfunk\Plan\Particulars;
@@ -155,6 +156,7 @@ final class Components
                 'hops' => Schema::listOf(Schema::object(['linkId' => Schema::text(), 'fromId' => Schema::text(), 'toId' => Schema::text(), 'code' => Schema::orNull(Schema::text()), 'address' => Schema::orNull(Schema::text())])),
                 'time' => Schema::orNull(Schema::object(['best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'segments' => Schema::listOf(Schema::ref('TimeSegment'))])),
             ]),
+            'MasterView' => MasterViews::schema(),
             'PinTable' => Schema::object([
                 'nodeId' => Schema::text(),
                 'pins' => Schema::listOf(Schema::object([
@@ -165,7 +167,7 @@ final class Components
             ]),
             'Workspace' => Schema::object([
                 'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
-                'routes' => Schema::listOf(Schema::ref('RouteView')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
+                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
                 'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
             ]),
         ];

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Plans\LoadedPlan;
 use Rundfunk\Knowledge;
 use Rundfunk\Overview\LineMap;
+use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\PanelViews;
 use Rundfunk\Overview\PinTables;
 use Rundfunk\Overview\RouteViews;
@@ -29,6 +30,7 @@ final class WorkspaceView
             'findings' => $loaded->findings->all(),
             'lineMap' => LineMap::of($plan, $knowledge->media),
             'routes' => RouteViews::of($plan, $knowledge),
+            'masters' => MasterViews::of($plan),
             'panels' => PanelViews::of($plan, $knowledge),
             'pinTables' => PinTables::of($plan, $knowledge->catalogue),
             'history' => self::history($record, $user),

@@ -14,6 +14,7 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Precedence;
 
 /** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
 final readonly class CHeader
@@ -44,6 +45,7 @@ final readonly class CHeader
             '#include <stdint.h>',
             '',
             ...$this->pins($plan, $node, $names),
+            ...self::masters($plan, $node, $names),
         ];
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $lines = [...$lines, ...$this->link($plan, $endpoint, $names)];
@@ -77,6 +79,24 @@ final readonly class CHeader
         }
 
         return [...$lines, ''];
+    }
+
+    /** @return list<string> who wins where several controls drive an output of this node */
+    private static function masters(Plan $plan, Node $node, UniqueNames $names): array
+    {
+        $lines = [];
+        foreach ($plan->outputsOf($node) as $output) {
+            $routes = $plan->routesTo($output);
+            if (count($routes) > 1) {
+                $rank = (int) array_search($output->precedence, Precedence::cases(), true);
+                $lines[] = '#define '.$names->name('PRECEDENCE_'.CNames::upper($output->name))." {$rank} ".self::note($output->precedence->words());
+                foreach ($routes as $route) {
+                    $lines[] = '/*   '.CNames::comment(RouteNames::of($plan, $route).", {$route->action->value}").' */';
+                }
+            }
+        }
+
+        return $lines === [] ? [] : ['/* Outputs with several masters, and who wins. */', ...$lines, ''];
     }
 
     /** @return list<string> */

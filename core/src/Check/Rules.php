@@ -6,6 +6,7 @@ namespace Rundfunk\Check;
 
 use Rundfunk\Check\Rule\ActionUnfit;
 use Rundfunk\Check\Rule\AdapterMissing;
+use Rundfunk\Check\Rule\AllOffMisses;
 use Rundfunk\Check\Rule\BusPinsMissing;
 use Rundfunk\Check\Rule\ChannelMissing;
 use Rundfunk\Check\Rule\ChannelShared;
@@ -16,10 +17,12 @@ use Rundfunk\Check\Rule\ControlWithoutRoute;
 use Rundfunk\Check\Rule\EndpointWithoutModule;
 use Rundfunk\Check\Rule\NodeWithoutBoard;
 use Rundfunk\Check\Rule\NoPinLeft;
+use Rundfunk\Check\Rule\OffForGood;
 use Rundfunk\Check\Rule\OutputUndriven;
 use Rundfunk\Check\Rule\PinIncapable;
 use Rundfunk\Check\Rule\PinsUnassigned;
 use Rundfunk\Check\Rule\PinUsedTwice;
+use Rundfunk\Check\Rule\PrecedenceIdle;
 use Rundfunk\Check\Rule\RoutesFight;
 use Rundfunk\Check\Rule\RouteWithoutPath;
 use Rundfunk\Check\Rule\SelectPinAsInput;
@@ -56,6 +59,9 @@ final readonly class Rules
             new CodeShared,
             new ActionUnfit,
             new RoutesFight,
+            new PrecedenceIdle,
+            new OffForGood,
+            new AllOffMisses,
         ];
         foreach ($media->all() as $medium) {
             if ($medium instanceof HasRules) {

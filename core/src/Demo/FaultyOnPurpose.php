@@ -8,6 +8,7 @@ use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
+use Rundfunk\Demo\Faulty\MasterFaults;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -32,6 +33,7 @@ final readonly class FaultyOnPurpose
         KeyedFaults::add($sketch);
         CellularFaults::add($sketch);
         IpFaults::add($sketch);
+        MasterFaults::add($sketch);
 
         return $sketch->plan();
     }

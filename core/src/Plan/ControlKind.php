@@ -81,6 +81,15 @@ enum ControlKind: string
         };
     }
 
+    /** Somebody works it, as against something that happens by itself. */
+    public function isByHand(): bool
+    {
+        return match ($this) {
+            self::Reading, self::Timer, self::Trigger => false,
+            default => true,
+        };
+    }
+
     /** A contact that bounces and must be steady before it counts. */
     public function bounces(): bool
     {

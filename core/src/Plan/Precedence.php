@@ -13,7 +13,7 @@ enum Precedence: string
     /** While a switch holds the output on, nothing else turns it off. */
     case HolderFirst = 'holder-first';
 
-    /** After an off, only an explicit on turns it on again: a toggle or a timer does not. */
+    /** After an off by hand, only an explicit on by hand turns it on again: a toggle, a timer or a reading does not. */
     case OffFirst = 'off-first';
 
     public function words(): string
@@ -21,7 +21,7 @@ enum Precedence: string
         return match ($this) {
             self::LastWriter => 'the last message counts',
             self::HolderFirst => 'a switch that holds it wins',
-            self::OffFirst => 'off wins until an explicit on',
+            self::OffFirst => 'off by hand wins until on by hand',
         };
     }
 }

@@ -185,6 +185,60 @@ final class RouteRulesTest extends CoreTestCase
                 ->route('k', Action::Off, 'o'),
             ['Lamp of Board has two masters that contradict each other'],
         ];
+        $masters = static fn (Sketch $s, string $precedence): Sketch => $s
+            ->control('k', 'hand', 'Key')->control('sw', 'hand', 'Switch', ControlKind::Switch)->control('t', 'board', 'Noon', ControlKind::Timer)
+            ->output('o', 'board', 'Lamp', more: ['precedence' => $precedence]);
+        yield 'a switch that is to win over a key' => [
+            'routes-fight',
+            static fn (Sketch $s): Sketch => $masters($s, 'holder-first')->route('k', Action::Toggle, 'o')->route('sw', Action::Follow, 'o'),
+            [],
+        ];
+        yield 'a switch that off is to win over' => [
+            'routes-fight',
+            static fn (Sketch $s): Sketch => $masters($s, 'off-first')->route('k', Action::Toggle, 'o')->route('sw', Action::Follow, 'o'),
+            ['Lamp of Board has two masters that contradict each other'],
+        ];
+        yield 'a switch is to win and there is one' => [
+            'precedence-idle',
+            static fn (Sketch $s): Sketch => $masters($s, 'holder-first')->route('sw', Action::Follow, 'o'),
+            [],
+        ];
+        yield 'a switch is to win and there is none' => [
+            'precedence-idle',
+            static fn (Sketch $s): Sketch => $masters($s, 'holder-first')->route('k', Action::Toggle, 'o'),
+            ['Nothing holds Lamp'],
+        ];
+        yield 'off is to win, and only a timer puts on again' => [
+            'off-for-good',
+            static fn (Sketch $s): Sketch => $masters($s, 'off-first')->route('k', Action::Toggle, 'o')->route('t', Action::On, 'o'),
+            ['Lamp of Board, once off, stays off'],
+        ];
+        yield 'off is to win, and a hand can put on again' => [
+            'off-for-good',
+            static fn (Sketch $s): Sketch => $masters($s, 'off-first')->control('k2', 'hand', 'On')->route('k', Action::Off, 'o')->route('k2', Action::On, 'o'),
+            [],
+        ];
+        yield 'off is to win, and nothing puts off by hand' => [
+            'off-for-good',
+            static fn (Sketch $s): Sketch => $masters($s, 'off-first')->route('t', Action::On, 'o'),
+            [],
+        ];
+        $everything = static fn (Sketch $s, string ...$off): Sketch => array_reduce(
+            $off,
+            static fn (Sketch $s, string $output): Sketch => $s->route('all', Action::Off, $output),
+            array_reduce(
+                ['a', 'b', 'c', 'd'],
+                static fn (Sketch $s, string $key): Sketch => $s->output($key, 'board', strtoupper($key))->control("key-{$key}", 'hand', "Key {$key}")->route("key-{$key}", Action::Toggle, $key),
+                $s->control('all', 'hand', 'All off'),
+            ),
+        );
+        yield 'everything off, and one forgotten' => [
+            'all-off-misses',
+            static fn (Sketch $s): Sketch => $everything($s, 'a', 'b', 'd'),
+            ['All off of Hand leaves C of Board on'],
+        ];
+        yield 'everything off' => ['all-off-misses', static fn (Sketch $s): Sketch => $everything($s, 'a', 'b', 'c', 'd'), []];
+        yield 'two off are not everything' => ['all-off-misses', static fn (Sketch $s): Sketch => $everything($s, 'a', 'b'), []];
     }
 
     private static function twoCommands(Sketch $sketch, int $first, int $second): Sketch

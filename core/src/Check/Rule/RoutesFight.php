@@ -16,6 +16,7 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
@@ -38,7 +39,7 @@ final readonly class RoutesFight implements Rule
             if ($output->means(Deliberate::ManyMasters)) {
                 continue;
             }
-            $fight = self::fight($plan->routesTo($output));
+            $fight = self::fight($plan->routesTo($output), $output->precedence);
             if ($fight === null) {
                 continue;
             }
@@ -52,8 +53,10 @@ final readonly class RoutesFight implements Rule
                 [],
                 RouteNames::of($plan, $one)." ({$one->action->value}) and ".RouteNames::of($plan, $other)." ({$other->action->value}): "
                     .($one->controlId === $other->controlId ? 'one press asks for both.' : 'the one holds the output to a position while the other changes it behind its back.'),
-                'Drop one, make both act by press (toggle, on, off), or mark the sharing as meant.',
-                new Fix('Mark it as meant', Operation::change(ThingKind::Output, $output->id, ['deliberate' => [...$output->deliberate, Deliberate::ManyMasters->value]])),
+                'Drop one, make both act by press (toggle, on, off), let a switch that holds it win, or mark the sharing as meant.',
+                self::fight([$one, $other], Precedence::HolderFirst) === null
+                    ? new Fix('Let the switch that holds it win', Operation::change(ThingKind::Output, $output->id, ['precedence' => Precedence::HolderFirst->value]))
+                    : new Fix('Mark it as meant', Operation::change(ThingKind::Output, $output->id, ['deliberate' => [...$output->deliberate, Deliberate::ManyMasters->value]])),
                 [$output->id],
             );
         }
@@ -63,12 +66,12 @@ final readonly class RoutesFight implements Rule
      * @param  list<Route>  $routes
      * @return array{Route, Route}|null
      */
-    private static function fight(array $routes): ?array
+    private static function fight(array $routes, Precedence $precedence): ?array
     {
         foreach ($routes as $index => $one) {
             foreach (array_slice($routes, $index + 1) as $other) {
-                $holds = self::holds($one) || self::holds($other);
-                if ($one->controlId === $other->controlId || $holds) {
+                $contradict = self::contradict($one, $precedence) || self::contradict($other, $precedence);
+                if ($one->controlId === $other->controlId || $contradict) {
                     return [$one, $other];
                 }
             }
@@ -77,8 +80,13 @@ final readonly class RoutesFight implements Rule
         return null;
     }
 
-    private static function holds(Route $route): bool
+    /** A master that keeps the output to a position is at odds with any other, unless it is to win. */
+    private static function contradict(Route $route, Precedence $precedence): bool
     {
-        return in_array($route->action, [Action::Follow, Action::Momentary, Action::Set], true);
+        return match ($route->action) {
+            Action::Follow, Action::Momentary => $precedence !== Precedence::HolderFirst,
+            Action::Set => true,
+            default => false,
+        };
     }
 }

@@ -59,6 +59,7 @@ function data(more: Partial<Workspace> = {}): Workspace {
             hops: [],
             time: null,
         })),
+        masters: [],
         panels: [],
         pinTables: [],
         history: { undo: null, redo: null },

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Masters;
+
+/** How an output stands among its masters. */
+final readonly class Standing
+{
+    /**
+     * @param  list<string>  $holders  ids of the controls that hold it on
+     * @param  bool  $barred  somebody switched it off by hand, and nothing but a hand may switch it on
+     */
+    public function __construct(public bool $on, public array $holders = [], public bool $barred = false)
+    {
+    }
+}

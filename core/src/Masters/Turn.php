@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Masters;
+
+/** Whether a control is worked or let go: pressed or released, switched on or off, due or over. */
+enum Turn
+{
+    case Worked;
+    case LetGo;
+}
