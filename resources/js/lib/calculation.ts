@@ -39,6 +39,7 @@ const abbreviations: Record<string, string> = {
     ack: 'acknowledge',
     csq: 'CSQ',
     e164: 'E.164',
+    freq: 'frequency',
 };
 
 /** A figure's name for people: supply_v with the unit V is "supply". */

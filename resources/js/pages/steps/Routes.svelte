@@ -198,7 +198,7 @@
         <a class="quiet-link" href="#/plans/{planId}/nodes">add keys and relays to the nodes</a> first.
     </p>
 {:else}
-    <div class="sheet mt-3 max-w-full overflow-auto" style="max-height: calc(100vh - 300px)">
+    <div class="sheet mt-3 max-w-full overflow-auto" style="max-height: calc(100vh - 400px)">
         <table bind:this={table} role="grid" aria-label="Switch table" class="border-collapse" onkeydown={key}>
             <thead class="bg-sheet sticky top-0 z-10">
                 <tr>
@@ -240,7 +240,7 @@
                                     .name}: {cell ? cellText(cell) : 'none'}"
                                 onfocus={() => ([row, column] = [at, across])}
                                 onclick={() => focusCell(at, across)}
-                                class="mono h-[31px] min-w-[74px] cursor-default px-2 whitespace-nowrap {one.first
+                                class="mono h-[31px] min-w-[58px] cursor-default px-2 whitespace-nowrap {one.first
                                     ? 'border-rule border-l'
                                     : ''} {chosen ? 'bg-tint outline-accent outline-2 -outline-offset-2' : ''} {cell &&
                                 troubled.has(cell.id)
