@@ -30,6 +30,36 @@ for (const theme of ['light', 'dark'] as const) {
             }
         });
 
+        test('every panel, a remote with its codes, and every calculator', async ({ page }) => {
+            test.slow();
+            await register(page);
+            await open(page, 'linden-hollow');
+            await page.getByRole('link', { name: 'Links' }).click();
+            for (const [link, shows] of [
+                ['Warm air', 'Ends'],
+                ['Fob', 'Ends'],
+                ['Mobile', 'What works Gate post'],
+                ['House', 'Topics'],
+            ] as const) {
+                await page.getByRole('link', { name: link, exact: true }).click();
+                await expect(page.getByRole('region', { name: shows })).toBeVisible();
+                await sound(page);
+            }
+            await page.getByRole('link', { name: 'Nodes' }).click();
+            await page.getByRole('link', { name: 'Heater remote' }).click();
+            await expect(page.getByRole('heading', { name: 'Learn from a capture or a keymap' })).toBeVisible();
+            await sound(page);
+            await page.getByRole('link', { name: 'Calculators' }).click();
+            const calculators = page.getByRole('navigation', { name: 'Calculators' }).getByRole('link');
+            await expect(calculators).not.toHaveCount(0);
+            for (const calculator of await calculators.all()) {
+                await calculator.click();
+                await expect(page.getByRole('heading', { level: 1, name: await calculator.innerText() })).toBeVisible();
+                await expect(page.getByRole('region', { name: 'Found' }).locator('dd').first()).toBeVisible();
+                await sound(page);
+            }
+        });
+
         for (const plan of ['linden-hollow', 'faulty-on-purpose'] as const) {
             test(`every page of ${plan}`, async ({ page }) => {
                 test.slow(plan === 'faulty-on-purpose', 'hundreds of things to look at');

@@ -9,7 +9,7 @@
     let { figures, link, index, medium }: PanelProps<'ip'> = $props();
 
     const kinds = {
-        command: 'told',
+        command: 'is told',
         state: 'says what is so',
         reading: 'says a reading',
         presence: 'says it is there',
@@ -82,7 +82,7 @@
         >
     </h2>
     <table class="ledger mt-1">
-        <thead><tr><th>Node</th><th></th><th>Topic</th><th>Says</th><th>QoS</th><th>Kept</th></tr></thead>
+        <thead><tr><th>Node</th><th>Does</th><th>Topic</th><th>Says</th><th>QoS</th><th>Kept</th></tr></thead>
         <tbody>
             {#each figures.topics as topic (`${topic.topic} ${topic.kind}`)}
                 <tr>

@@ -31,7 +31,7 @@
             </dt>
             <dd
                 class="mono {Array.isArray(value)
-                    ? 'max-h-[120px] overflow-y-auto text-[13px]'
+                    ? 'text-[13px]'
                     : 'text-[19px]'} break-words"
             >
                 {figure(value)}{#if output.unit && value !== null}<span class="text-soft text-[15px]"
