@@ -1,9 +1,10 @@
 <script lang="ts">
     import type { Snippet } from 'svelte';
     import type { Schemas } from '../lib/api';
-    import { changeEnd, joinLink, roles } from '../lib/ends';
+    import { changeEnd, roles } from '../lib/ends';
     import type { PlanIndex } from '../lib/plan-index';
     import { remove, workspace } from '../lib/workspace.svelte';
+    import JoinLink from './JoinLink.svelte';
     import PinButton from '../widgets/PinButton.svelte';
     import RemoveButton from '../widgets/RemoveButton.svelte';
     import SelectField from '../widgets/SelectField.svelte';
@@ -23,7 +24,6 @@
     let { link, index, medium, settings, says, more }: Props = $props();
 
     const ends = $derived(index.endpointsOn(link.id));
-    const absent = $derived(index.nodes.filter((node) => !ends.some((end) => end.nodeId === node.id)));
     const name = (end: Schemas['Endpoint']): string => index.node(end.nodeId)?.name ?? '';
 
     /** The node's parts that serve this medium. */
@@ -123,17 +123,5 @@
             {/each}
         </tbody>
     </table>
-    {#if absent.length > 0}
-        <div class="border-rule flex items-center gap-2 border-t px-3 py-2">
-            <SelectField
-                label="Put a node on {link.name}"
-                quiet
-                class="w-[230px]"
-                value=""
-                empty="Put a node on this link…"
-                items={absent.map((node) => ({ value: node.id, name: node.name }))}
-                onsave={(nodeId) => joinLink(index, link, nodeId)}
-            />
-        </div>
-    {/if}
+    <JoinLink {link} {index} />
 </section>

@@ -1,7 +1,8 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
-    import { changeEnd, joinLink, roles } from '../lib/ends';
+    import { changeEnd, roles } from '../lib/ends';
     import { change, remove, workspace } from '../lib/workspace.svelte';
+    import JoinLink from './JoinLink.svelte';
     import PinButton from '../widgets/PinButton.svelte';
     import RemoveButton from '../widgets/RemoveButton.svelte';
     import SelectField from '../widgets/SelectField.svelte';
@@ -11,7 +12,6 @@
 
     let { figures, link, index, medium }: PanelProps<'packet-radio'> = $props();
     const ends = $derived(index.endpointsOn(link.id));
-    const absent = $derived(index.nodes.filter((node) => !ends.some((end) => end.nodeId === node.id)));
     const shared = $derived(
         medium.endpointSettings.filter((field) => medium.linkSettings.some((other) => other.name === field.name)),
     );
@@ -166,19 +166,7 @@
             {/each}
         </tbody>
     </table>
-    {#if absent.length > 0}
-        <div class="border-rule flex items-center gap-2 border-t px-3 py-2">
-            <SelectField
-                label="Put a node on {link.name}"
-                quiet
-                class="w-[230px]"
-                value=""
-                empty="Put a node on this link…"
-                items={absent.map((node) => ({ value: node.id, name: node.name }))}
-                onsave={(nodeId) => joinLink(index, link, nodeId)}
-            />
-        </div>
-    {/if}
+    <JoinLink {link} {index} />
 </section>
 
 <section class="sheet mt-3 p-3" aria-label="One exchange">

@@ -29,11 +29,7 @@
                         >&ensp;{output.doc}</span
                     >{/if}
             </dt>
-            <dd
-                class="mono {Array.isArray(value)
-                    ? 'text-[13px]'
-                    : 'text-[19px]'} break-words"
-            >
+            <dd class="mono {Array.isArray(value) ? 'text-[13px]' : 'text-[19px]'} break-words">
                 {figure(value)}{#if output.unit && value !== null}<span class="text-soft text-[15px]"
                         >&nbsp;{output.unit}</span
                     >{/if}

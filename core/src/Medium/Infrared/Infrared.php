@@ -24,6 +24,7 @@ use Rundfunk\Medium\Infrared\Rule\LedStarved;
 use Rundfunk\Medium\Infrared\Rule\OutOfReach;
 use Rundfunk\Medium\Infrared\Rule\RawOnly;
 use Rundfunk\Medium\Infrared\Rule\RawTooAlike;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
@@ -110,7 +111,7 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
 
     public function saying(Plan $plan, Hop $hop): ?string
     {
-        $code = IrCodes::of($plan, $hop);
+        $code = LearnedCodes::of($plan, $hop);
 
         return $code === null ? null : IrWords::ofCode($code, $this->protocols);
     }

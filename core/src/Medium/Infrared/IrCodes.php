@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\OutOfRange;
-use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
-use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Signal\Signal;
 use Rundfunk\Signal\TimingDistance;
@@ -68,24 +66,6 @@ final readonly class IrCodes
     public static function leastSends(KeyCode $code, Protocols $protocols): int
     {
         return $protocols->find($code->protocol)?->leastSends() ?? 2;
-    }
-
-    /** The code that goes over an infrared hop: the appliance's own for what is asked of it, or the remote's for its key. */
-    public static function of(Plan $plan, Hop $hop): ?KeyCode
-    {
-        $route = $plan->route($hop->routeId);
-        $output = $plan->output($route->outputId);
-        if ($plan->endpoint($hop->toId)->nodeId === $output->nodeId && $plan->node($output->nodeId)->kind === NodeKind::Fixture) {
-            foreach ($plan->keyCodesTo($output) as $code) {
-                if ($code->action === $route->action) {
-                    return $code;
-                }
-            }
-
-            return null;
-        }
-
-        return $plan->keyCodesFrom($plan->control($route->controlId))[0] ?? null;
     }
 
     /** One signal cannot be told from the other by a receiver. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
@@ -32,7 +33,7 @@ final readonly class IrSends
     {
         $coded = [];
         foreach ($hops as $hop) {
-            $code = IrCodes::of($plan, $hop);
+            $code = LearnedCodes::of($plan, $hop);
             if ($code !== null) {
                 $coded[$code->id] ??= ['hop' => $hop, 'code' => $code];
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Timing\Segment;
@@ -15,7 +16,7 @@ final readonly class IrTiming
     /** @return list<Segment> */
     public static function segments(Plan $plan, Hop $hop, int $turn, Protocols $protocols): array
     {
-        $code = IrCodes::of($plan, $hop);
+        $code = LearnedCodes::of($plan, $hop);
         $signal = $code === null ? null : IrCodes::signal($code, $protocols);
         if ($code === null || $signal === null) {
             return [];

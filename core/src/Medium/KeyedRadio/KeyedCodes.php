@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 
 /** What each press is on the air. */
@@ -16,24 +16,6 @@ final readonly class KeyedCodes
 {
     /** Letters of a pair's buttons, in the order of the receiver's pins. */
     private const BUTTONS = ['A', 'B', 'C', 'D'];
-
-    /** The learned code that a hop carries: the appliance's own for what is asked of it, or the fob's for its key. */
-    public static function learned(Plan $plan, Hop $hop): ?KeyCode
-    {
-        $route = $plan->route($hop->routeId);
-        $output = $plan->output($route->outputId);
-        if ($plan->endpoint($hop->toId)->nodeId === $output->nodeId && $plan->node($output->nodeId)->kind === NodeKind::Fixture) {
-            foreach ($plan->keyCodesTo($output) as $code) {
-                if ($code->action === $route->action) {
-                    return $code;
-                }
-            }
-
-            return null;
-        }
-
-        return $plan->keyCodesFrom($plan->control($route->controlId))[0] ?? null;
-    }
 
     /** A hop from one of our own transmitters to one of our own receivers: its code is ours to give. */
     public static function isOurs(Plan $plan, Hop $hop): bool
@@ -50,7 +32,7 @@ final readonly class KeyedCodes
 
             return $sender === null || $hop->code === null ? null : KeyedCode::of($sender << 4 | ($hop->code & 0xF));
         }
-        $code = self::learned($plan, $hop);
+        $code = LearnedCodes::of($plan, $hop);
 
         return $code === null ? null : self::bits($code);
     }

@@ -7,6 +7,7 @@ namespace Rundfunk\Medium\KeyedRadio;
 use Rundfunk\Build\CNames;
 use Rundfunk\Build\UniqueNames;
 use Rundfunk\Medium\Define;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
@@ -38,7 +39,7 @@ final readonly class KeyedHeader
         foreach ([['SEND', $plan->hopsFrom($endpoint)], ['HEAR', $plan->hopsTo($endpoint)]] as [$verb, $hops]) {
             foreach ($hops as $hop) {
                 $route = $plan->route($hop->routeId);
-                $learned = KeyedCodes::isOurs($plan, $hop) ? null : KeyedCodes::learned($plan, $hop);
+                $learned = KeyedCodes::isOurs($plan, $hop) ? null : LearnedCodes::of($plan, $hop);
                 $bits = KeyedCodes::of($plan, $hop);
                 $name = $names->name("{$verb}_".CNames::upper("{$plan->control($route->controlId)->name} {$plan->output($route->outputId)->name} {$route->action->value}"));
                 if ($bits !== null) {

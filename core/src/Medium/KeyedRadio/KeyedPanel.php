@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio;
 
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
@@ -101,7 +102,7 @@ final readonly class KeyedPanel
         $names = [];
         foreach ($hops as $hop) {
             $route = $plan->route($hop->routeId);
-            $learned = KeyedCodes::learned($plan, $hop);
+            $learned = LearnedCodes::of($plan, $hop);
             $code = KeyedCodes::isOurs($plan, $hop) ? KeyedCodes::of($plan, $hop)?->text() : ($learned === null ? null : KeyedCodes::words($learned, $settings->coding));
             $names[] = "{$plan->control($route->controlId)->name}: ".($code ?? 'no code yet');
         }

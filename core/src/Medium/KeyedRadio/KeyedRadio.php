@@ -29,6 +29,7 @@ use Rundfunk\Medium\KeyedRadio\Rule\TooManyButtons;
 use Rundfunk\Medium\KeyedRadio\Step\AntennaStep;
 use Rundfunk\Medium\KeyedRadio\Step\ButtonStep;
 use Rundfunk\Medium\KeyedRadio\Step\SenderStep;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
@@ -118,7 +119,7 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
     public function saying(Plan $plan, Hop $hop): ?string
     {
         $bits = KeyedCodes::of($plan, $hop);
-        $code = KeyedCodes::learned($plan, $hop);
+        $code = LearnedCodes::of($plan, $hop);
         $coding = KeyedSettings::of($plan->link($hop->linkId))->coding;
 
         return match (true) {

@@ -9,7 +9,7 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Infrared\Infrared;
-use Rundfunk\Medium\Infrared\IrCodes;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
@@ -26,7 +26,7 @@ final readonly class CodeUnknown extends InfraredRule
     {
         foreach ($plan->linksOver(Infrared::KEY) as $link) {
             foreach ($plan->hopsOver($link) as $hop) {
-                if (IrCodes::of($plan, $hop) !== null) {
+                if (LearnedCodes::of($plan, $hop) !== null) {
                     continue;
                 }
                 $route = $plan->route($hop->routeId);

@@ -9,9 +9,9 @@ use Rundfunk\Check\Rule;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Infrared\Infrared;
-use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Medium\Infrared\Protocols;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
@@ -73,7 +73,7 @@ abstract readonly class InfraredRule implements Rule
         $found = [];
         foreach ($plan->linksOver(Infrared::KEY) as $link) {
             foreach ($plan->hopsOver($link) as $hop) {
-                $code = IrCodes::of($plan, $hop);
+                $code = LearnedCodes::of($plan, $hop);
                 if ($code !== null) {
                     $found[] = ['link' => $link, 'hop' => $hop, 'code' => $code];
                 }

@@ -10,6 +10,7 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
+use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 
@@ -23,7 +24,7 @@ final readonly class CodeUnknown extends KeyedRule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach (self::hops($plan) as ['link' => $link, 'settings' => $settings, 'hop' => $hop, 'route' => $route, 'output' => $output]) {
-            $code = KeyedCodes::learned($plan, $hop);
+            $code = LearnedCodes::of($plan, $hop);
             $known = $code !== null && ($settings->coding === KeyedCoding::Pair ? KeyedCodes::button($code) !== null : KeyedCodes::bits($code) !== null);
             if ($known || KeyedCodes::isOurs($plan, $hop)) {
                 continue;
