@@ -62,6 +62,15 @@ final class CHeaderTest extends CoreTestCase
         self::assertSame($codes, array_intersect_key($sender, $codes));
     }
 
+    public function test_an_output_with_several_masters_says_who_wins(): void
+    {
+        $plan = self::linden();
+        $header = (new CHeader(self::knowledge()))->write($plan, self::nodeNamed($plan, 'Greenhouse'));
+        self::assertStringContainsString('#define PRECEDENCE_WORK_LAMP 1 /* a switch that holds it wins */', $header);
+        self::assertStringContainsString('Heater remote · Sleep', $header);
+        self::assertStringNotContainsString('PRECEDENCE_', (new CHeader(self::knowledge()))->write($plan, self::nodeNamed($plan, 'Pocket B')));
+    }
+
     public function test_c_and_php_agree_on_random_frames_on_host_and_on_an_8_bit_board(): void
     {
         $plan = self::linden();
