@@ -17,9 +17,8 @@ final readonly class Arbiter
 
     public function hear(Standing $standing, Control $control, Action $action, Turn $turn): Standing
     {
-        $holds = $action === Action::Follow || $action === Action::Momentary;
         $holders = $standing->holders;
-        if ($holds) {
+        if ($action->holds()) {
             $holders = array_values(array_diff($holders, [$control->id]));
             if ($turn === Turn::Worked) {
                 $holders[] = $control->id;

@@ -7,7 +7,6 @@ namespace Rundfunk\Overview;
 use Rundfunk\Masters\Arbiter;
 use Rundfunk\Masters\Standing;
 use Rundfunk\Masters\Turn;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
@@ -66,7 +65,7 @@ final readonly class MasterViews
     private static function otherHolder(array $routes, Route $route): ?Route
     {
         foreach ($routes as $one) {
-            if ($one->controlId !== $route->controlId && ($one->action === Action::Follow || $one->action === Action::Momentary)) {
+            if ($one->controlId !== $route->controlId && $one->action->holds()) {
                 return $one;
             }
         }

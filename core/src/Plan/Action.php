@@ -23,6 +23,12 @@ enum Action: string
     /** One step up or down. */
     case Step = 'step';
 
+    /** It keeps the output on for as long as the control is on or held, and off afterwards. */
+    public function holds(): bool
+    {
+        return $this === self::Follow || $this === self::Momentary;
+    }
+
     /** Sending it twice leaves the output as sending it once does. */
     public function survivesRepetition(): bool
     {

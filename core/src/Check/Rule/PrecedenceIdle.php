@@ -11,7 +11,6 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
@@ -52,7 +51,7 @@ final readonly class PrecedenceIdle implements Rule
     private static function isHeld(Plan $plan, Output $output): bool
     {
         foreach ($plan->routesTo($output) as $route) {
-            if ($route->action === Action::Follow || $route->action === Action::Momentary) {
+            if ($route->action->holds()) {
                 return true;
             }
         }

@@ -83,10 +83,6 @@ final readonly class RoutesFight implements Rule
     /** A master that keeps the output to a position is at odds with any other, unless it is to win. */
     private static function contradict(Route $route, Precedence $precedence): bool
     {
-        return match ($route->action) {
-            Action::Follow, Action::Momentary => $precedence !== Precedence::HolderFirst,
-            Action::Set => true,
-            default => false,
-        };
+        return $route->action === Action::Set || ($route->action->holds() && $precedence !== Precedence::HolderFirst);
     }
 }
