@@ -23,12 +23,6 @@ final class Paths
     {
     }
 
-    /** Control and output sit on one node: nothing goes over the air. */
-    public function isLocal(Route $route): bool
-    {
-        return $this->plan->control($route->controlId)->nodeId === $this->plan->output($route->outputId)->nodeId;
-    }
-
     /** The hops in the plan lead from the control to the output, each over a link between ends that may send and receive. */
     public function holds(Route $route): bool
     {

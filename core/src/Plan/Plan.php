@@ -170,11 +170,6 @@ final class Plan
         return $this->get(Route::class, $id);
     }
 
-    public function placeOf(Node $node): ?Place
-    {
-        return $node->placeId === null ? null : $this->get(Place::class, $node->placeId);
-    }
-
     /** @return list<Module> */
     public function modulesOf(Node $node): array
     {

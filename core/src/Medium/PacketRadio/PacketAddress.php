@@ -32,12 +32,6 @@ final readonly class PacketAddress
         }
     }
 
-    /** @param  list<int>  $bytes most significant first */
-    public static function ofBytes(array $bytes): self
-    {
-        return self::parse(implode('', array_map(static fn (int $byte): string => sprintf('%02X', $byte), $bytes)));
-    }
-
     public function length(): int
     {
         return intdiv(strlen($this->hex), 2);

@@ -28,11 +28,6 @@ final class Problems
         }
     }
 
-    public function any(): bool
-    {
-        return $this->found !== [];
-    }
-
     /** How many there were, listed or not. */
     public function count(): int
     {

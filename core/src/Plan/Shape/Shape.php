@@ -55,12 +55,6 @@ final readonly class Shape
         return $accepted;
     }
 
-    /** @return array<string, mixed> every field at its default */
-    public function defaults(): array
-    {
-        return array_map(static fn (Field $field): mixed => $field->default, $this->fields);
-    }
-
     /** @return array<string, mixed> JSON Schema, draft 2020-12 */
     public function schema(): array
     {
