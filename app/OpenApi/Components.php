@@ -167,7 +167,7 @@ final class Components
             ]),
             'Workspace' => Schema::object([
                 'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
-                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
+                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'allOff' => Schema::listOf(Schema::text()), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
                 'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
             ]),
         ];

@@ -9,11 +9,13 @@ use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\LoadedPlan;
 use Rundfunk\Knowledge;
+use Rundfunk\Masters\AllOff;
 use Rundfunk\Overview\LineMap;
 use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\PanelViews;
 use Rundfunk\Overview\PinTables;
 use Rundfunk\Overview\RouteViews;
+use Rundfunk\Plan\Output;
 use Rundfunk\Plan\PlanWriter;
 
 /** All that the workspace shows of a plan, worked out by the core. */
@@ -31,6 +33,7 @@ final class WorkspaceView
             'lineMap' => LineMap::of($plan, $knowledge->media),
             'routes' => RouteViews::of($plan, $knowledge),
             'masters' => MasterViews::of($plan),
+            'allOff' => array_map(static fn (Output $output): string => $output->id, AllOff::of($plan)),
             'panels' => PanelViews::of($plan, $knowledge),
             'pinTables' => PinTables::of($plan, $knowledge->catalogue),
             'history' => self::history($record, $user),

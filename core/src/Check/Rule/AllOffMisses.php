@@ -9,6 +9,7 @@ use Rundfunk\Check\Rule;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
+use Rundfunk\Masters\AllOff;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Output;
@@ -73,14 +74,14 @@ final readonly class AllOffMisses implements Rule
 
     /**
      * @param  array<string, Output>  $reached
-     * @return list<Output> others of the same nodes that can be switched on
+     * @return list<Output> others of the same nodes that "all off" means
      */
     private static function missed(Plan $plan, array $reached): array
     {
         $missed = [];
         foreach (array_unique(array_map(static fn (Output $output): string => $output->nodeId, $reached)) as $nodeId) {
             foreach ($plan->outputsOf($plan->node($nodeId)) as $output) {
-                if (! isset($reached[$output->id]) && $plan->routesTo($output) !== []) {
+                if (! isset($reached[$output->id]) && AllOff::reaches($plan, $output)) {
                     $missed[] = $output;
                 }
             }

@@ -110,27 +110,15 @@
 
     const masters = $derived(data.masters.find((one) => one.outputId === output?.id)?.masters ?? []);
 
-    /** One control puts off whatever else is switched on from somewhere. */
+    /** What "all off" means and the chosen control does not do yet. */
+    const offMissing = $derived(data.allOff.filter((id) => !routes.has(`${control?.id} ${id}`)));
+
     function allOff(one: Control): void {
-        const missing = columns
-            .map((column) => column.output)
-            .filter(
-                (other) =>
-                    other.kind !== 'message' &&
-                    !routes.has(`${one.id} ${other.id}`) &&
-                    data.document.routes.some((driven) => driven.outputId === other.id),
-            );
         const first = index.nextOrder(data.document.routes);
         void workspace.edit(
             `${index.node(one.nodeId)?.name} ${one.name}: all off`,
-            ...missing.map((other, at) =>
-                add('route', ulid(), {
-                    controlId: one.id,
-                    outputId: other.id,
-                    action: 'off',
-                    pulseMs: null,
-                    order: first + at,
-                }),
+            ...offMissing.map((outputId, at) =>
+                add('route', ulid(), { controlId: one.id, outputId, action: 'off', pulseMs: null, order: first + at }),
             ),
         );
     }
@@ -270,7 +258,7 @@
                     }))}
                     onsave={(value) => choose(control, output, value === '' ? null : (value as Action))}
                 />
-                {#if fitting.includes('off')}
+                {#if fitting.includes('off') && offMissing.length > 0}
                     <Button
                         color="alternative"
                         title="Routes it with off to every output that is switched on from somewhere"

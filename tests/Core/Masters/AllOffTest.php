@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Masters;
+
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Masters\AllOff;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
+use Tests\Core\CoreTestCase;
+
+/** What "all off" reaches. */
+final class AllOffTest extends CoreTestCase
+{
+    public function test_it_reaches_what_can_be_put_on_and_nothing_else(): void
+    {
+        $plan = (new Sketch('all-off', 'All off', self::knowledge(), 'eu'))
+            ->node('board', 'Board', NodeKind::Controller, null, null)
+            ->node('phone', 'Phone', NodeKind::Phone, null, null)
+            ->control('key', 'board', 'Key')
+            ->output('lamp', 'board', 'Lamp')
+            ->output('spare', 'board', 'Spare')
+            ->output('stopped', 'board', 'Only ever stopped')
+            ->output('told', 'phone', 'Told', OutputKind::Message)
+            ->route('key', Action::Toggle, 'lamp')
+            ->route('key', Action::Off, 'stopped')
+            ->route('key', Action::On, 'told')
+            ->plan();
+        self::assertSame(['Lamp'], array_map(static fn (Output $output): string => $output->name, AllOff::of($plan)));
+    }
+}
