@@ -17,6 +17,7 @@ use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\Schema;
 use Rundfunk\Overview\SettingFields;
 use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Timing\SegmentKind;
 
@@ -210,7 +211,7 @@ final class Components
             ]),
             'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
             'SettingField' => SettingFields::schema(),
-            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'learns' => Schema::flag(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
+            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
                 'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),

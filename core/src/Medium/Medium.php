@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Shape;
 
 /**
@@ -20,6 +21,9 @@ interface Medium
 
     /** What a node needs to be on it, in a word: "radio", "modem". */
     public function part(): string;
+
+    /** What a board of one's own does on such a link, as a rule, where its part can do either. */
+    public function usualRole(): Role;
 
     public function form(): LineForm;
 

@@ -60,6 +60,7 @@ final readonly class CatalogueView
             'key' => $medium->key(),
             'name' => $medium->name(),
             'part' => $medium->part(),
+            'usualRole' => $medium->usualRole()->value,
             'learns' => $medium instanceof LearnsCodes,
             'form' => $medium->form()->value,
             'linkSettings' => SettingFields::of($medium->linkSettings()),

@@ -5,7 +5,7 @@ import { add, change, workspace } from './workspace.svelte';
 
 type Endpoint = Schemas['Endpoint'];
 
-/** Puts a node on a link: with the first free part of it that serves the medium, in the role that its kind suggests. */
+/** Puts a node on a link: with the first free part of it that serves the medium, in the role that the part, the node's kind or the medium suggests. */
 export function joinLink(index: PlanIndex, link: Schemas['Link'], nodeId: string): void {
     const node = index.node(nodeId);
     const modules = workspace.catalogue?.modules ?? [];
@@ -17,6 +17,7 @@ export function joinLink(index: PlanIndex, link: Schemas['Link'], nodeId: string
         return chosen?.medium === link.medium && !index.document.endpoints.some((end) => end.moduleId === module.id);
     });
     const only = modules.find((one) => one.key === part?.class)?.role;
+    const usual = workspace.catalogue?.media.find((one) => one.key === link.medium)?.usualRole;
     const byKind: Record<string, string> = { handset: 'sends', remote: 'sends', fixture: 'receives', phone: 'both' };
     void workspace.edit(
         `Put ${node.name} on ${link.name}`,
@@ -24,7 +25,7 @@ export function joinLink(index: PlanIndex, link: Schemas['Link'], nodeId: string
             linkId: link.id,
             nodeId,
             moduleId: part?.id ?? null,
-            role: only ?? byKind[node.kind] ?? (link.medium === 'packet-radio' ? 'receives' : 'both'),
+            role: only ?? byKind[node.kind] ?? usual,
             settings: {},
             order: index.nextOrder(index.endpointsOn(link.id)),
         }),

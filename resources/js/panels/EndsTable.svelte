@@ -1,12 +1,13 @@
 <script lang="ts">
     import type { Snippet } from 'svelte';
     import type { Schemas } from '../lib/api';
-    import { changeEnd, roles } from '../lib/ends';
+    import { changeEnd } from '../lib/ends';
     import type { PlanIndex } from '../lib/plan-index';
-    import { remove, workspace } from '../lib/workspace.svelte';
+    import { workspace } from '../lib/workspace.svelte';
+    import EndRemove from './EndRemove.svelte';
+    import EndRole from './EndRole.svelte';
     import JoinLink from './JoinLink.svelte';
     import PinButton from '../widgets/PinButton.svelte';
-    import RemoveButton from '../widgets/RemoveButton.svelte';
     import SelectField from '../widgets/SelectField.svelte';
     import SettingInput from '../widgets/SettingInput.svelte';
 
@@ -60,16 +61,7 @@
                         ><a class="hover:underline" href="#/plans/{workspace.planId}/nodes/{end.nodeId}">{name(end)}</a
                         ></td
                     >
-                    <td
-                        ><SelectField
-                            label="Role of {name(end)}"
-                            quiet
-                            class="w-[98px]"
-                            value={end.role}
-                            items={roles}
-                            onsave={(role) => changeEnd(index, link, end, 'Role', { role })}
-                        /></td
-                    >
+                    <td><EndRole {link} {index} {end} /></td>
                     <td
                         >{#if choices.length > 0}<SelectField
                                 label="Part of {name(end)}"
@@ -83,13 +75,7 @@
                             />{:else}<span class="text-soft block pt-1.5">–</span>{/if}</td
                     >
                     <td class="text-[14px]">{@render more(end)}</td>
-                    <td class="text-right"
-                        ><RemoveButton
-                            what="Take {name(end)} off {link.name}"
-                            onremove={() =>
-                                workspace.edit(`Take ${name(end)} off ${link.name}`, remove('endpoint', end.id))}
-                        /></td
-                    >
+                    <td class="text-right"><EndRemove {link} {index} {end} /></td>
                 </tr>
                 {#if own.length > 0}
                     <tr>

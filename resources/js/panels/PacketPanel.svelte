@@ -1,11 +1,11 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
-    import { changeEnd, roles } from '../lib/ends';
-    import { change, remove, workspace } from '../lib/workspace.svelte';
+    import { changeEnd } from '../lib/ends';
+    import { change, workspace } from '../lib/workspace.svelte';
+    import EndRemove from './EndRemove.svelte';
+    import EndRole from './EndRole.svelte';
     import JoinLink from './JoinLink.svelte';
     import PinButton from '../widgets/PinButton.svelte';
-    import RemoveButton from '../widgets/RemoveButton.svelte';
-    import SelectField from '../widgets/SelectField.svelte';
     import TextField from '../widgets/TextField.svelte';
     import BandRuler from './BandRuler.svelte';
     import type { PanelProps } from './panels';
@@ -55,16 +55,7 @@
                 {@const more = figures.ends.find((one) => one.endpointId === end.id)}
                 <tr class="align-top">
                     <td class="pt-2 font-medium whitespace-nowrap">{name(end)}</td>
-                    <td
-                        ><SelectField
-                            label="Role of {name(end)}"
-                            quiet
-                            class="w-[98px]"
-                            value={end.role}
-                            items={roles}
-                            onsave={(role) => set(end, 'Role', { role })}
-                        /></td
-                    >
+                    <td><EndRole {link} {index} {end} /></td>
                     <td>
                         {#each index.addressesOf(end.id) as address (address.id)}
                             <div class="my-0.5 flex items-end gap-0.5">
@@ -153,13 +144,7 @@
                             </div>
                         </details>
                     </td>
-                    <td class="text-right"
-                        ><RemoveButton
-                            what="Take {name(end)} off {link.name}"
-                            onremove={() =>
-                                workspace.edit(`Take ${name(end)} off ${link.name}`, remove('endpoint', end.id))}
-                        /></td
-                    >
+                    <td class="text-right"><EndRemove {link} {index} {end} /></td>
                 </tr>
             {:else}
                 <tr><td colspan="8" class="text-soft">Nobody is on this link yet.</td></tr>

@@ -43,6 +43,7 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Field;
 use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Plan\Shape\Values;
@@ -65,6 +66,11 @@ final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles
     public function part(): string
     {
         return 'modem';
+    }
+
+    public function usualRole(): Role
+    {
+        return Role::Both;
     }
 
     public function form(): LineForm

@@ -69,6 +69,11 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
         return 'infrared part';
     }
 
+    public function usualRole(): Role
+    {
+        return Role::Both;
+    }
+
     public function form(): LineForm
     {
         return LineForm::Dotted;

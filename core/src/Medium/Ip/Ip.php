@@ -38,6 +38,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
@@ -60,6 +61,11 @@ final readonly class Ip implements DescribesEnds, DrawsPanel, ExportsFiles, HasA
     public function part(): string
     {
         return 'network part';
+    }
+
+    public function usualRole(): Role
+    {
+        return Role::Both;
     }
 
     public function form(): LineForm

@@ -43,6 +43,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
@@ -65,6 +66,11 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
     public function part(): string
     {
         return 'keyed radio';
+    }
+
+    public function usualRole(): Role
+    {
+        return Role::Both;
     }
 
     public function form(): LineForm

@@ -44,6 +44,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Shape;
 
 /** 2.4 GHz packet radio: a transceiver of 126 channels with addresses, check sums and acknowledges done in hardware. */
@@ -64,6 +65,11 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
     public function part(): string
     {
         return 'radio';
+    }
+
+    public function usualRole(): Role
+    {
+        return Role::Receives;
     }
 
     public function form(): LineForm

@@ -19,7 +19,7 @@
     };
     const medium = (linkId: string): Schemas['LineMapLine'] | undefined =>
         data.lineMap.lines.find((line) => line.linkId === linkId);
-    const hue = (linkId: string): string => `var(--medium-${medium(linkId)?.mediumKey ?? 'packet-radio'})`;
+    const hue = (linkId: string): string => `var(--medium-${medium(linkId)?.mediumKey})`;
 
     interface Traced {
         hops: { linkId: string; from: string; to: string }[];

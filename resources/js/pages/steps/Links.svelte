@@ -15,7 +15,8 @@
     const medium = $derived(catalogue.media.find((one) => one.key === link?.medium));
     const panel = $derived(data.panels.find((one) => one.linkId === link?.id));
     let name = $state('');
-    let newMedium = $state('packet-radio');
+    let chosenMedium = $state('');
+    const newMedium = $derived(chosenMedium || (catalogue.media[0]?.key ?? ''));
 
     async function addLink(event: SubmitEvent): Promise<void> {
         event.preventDefault();
@@ -118,7 +119,7 @@
         class="w-[210px]"
         value={newMedium}
         items={catalogue.media.map((one) => ({ value: one.key, name: one.name }))}
-        onsave={(value) => (newMedium = value)}
+        onsave={(value) => (chosenMedium = value)}
     />
     <Button type="submit" color={index.links.length === 0 ? 'primary' : 'alternative'}>Add the link</Button>
 </form>
