@@ -49,7 +49,9 @@ test('a remote is learned from a capture file and two of its keys are routed', a
     await page.getByRole('link', { name: 'Nodes' }).click();
     await page.getByLabel('New node').fill('Den remote');
     await page.getByRole('button', { name: 'Add the node' }).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Den remote');
     await page.getByLabel('Part', { exact: true }).selectOption('remote');
+    await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
     await page.getByRole('link', { name: 'Links' }).click();
     await page.getByRole('link', { name: 'Warm air' }).click();
     await page.getByLabel('Put a node on Warm air').selectOption({ label: 'Den remote' });
@@ -97,6 +99,7 @@ test('the same by keyboard alone', async ({ page }) => {
     await follow(page, page.getByRole('button', { name: 'Add the node' }));
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Den remote');
     await pick(page, page.getByLabel('Part', { exact: true }), 'remote');
+    await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
     await follow(page, page.getByRole('link', { name: 'Links' }));
     await follow(page, page.getByRole('link', { name: 'Warm air' }));
     await pick(page, page.getByLabel('Put a node on Warm air'), 'Den');
@@ -143,6 +146,7 @@ test('a caller is let in and a text is routed, by keyboard alone', async ({ page
     await follow(page, page.getByRole('button', { name: 'Add the node' }));
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Wren phone');
     await pick(page, page.getByLabel('Part', { exact: true }), 'phone');
+    await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
     await follow(page, page.getByRole('button', { name: 'Add a control' }));
     const name = page.getByRole('region', { name: 'Controls' }).getByRole('textbox').first();
     await write(page, name, 'Lamp please');
