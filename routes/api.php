@@ -11,6 +11,7 @@ use App\Http\Controllers\NodeSheetController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanFileController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SetController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -39,6 +40,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('plans/{plan}/assignment', AssignController::class);
 
     Route::post('plans/{plan}/nodes/{node}/learn', LearnController::class);
+    Route::post('plans/{plan}/nodes/{node}/set', SetController::class);
     Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);
     Route::get('plans/{plan}/nodes/{node}/header', [NodeSheetController::class, 'header']);
     Route::get('plans/{plan}/nodes/{node}/artefacts/{artefact}', [NodeSheetController::class, 'artefact']);

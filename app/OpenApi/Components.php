@@ -7,11 +7,13 @@ namespace App\OpenApi;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Check\Severity;
+use Rundfunk\Medium\CodeSet;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
 use Rundfunk\Overview\CalculatorView;
+use Rundfunk\Overview\CodeGrids;
 use Rundfunk\Overview\KindsView;
 use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\Schema;
@@ -119,6 +121,8 @@ final class Components
                 'operations' => Schema::listOf(Schema::ref('Operation')),
             ]),
             'Assignment' => Schema::object(['version' => Schema::whole(), 'proposals' => Schema::listOf(Schema::ref('Proposal'))]),
+            'SetOrder' => Schema::object(['medium' => Schema::text(), 'values' => Schema::anyObject()]),
+            'CodeSet' => CodeSet::schema(),
             'Learned' => Schema::object(['rows' => Schema::listOf(LearnedRow::schema())]),
             'Calculator' => CalculatorView::schema(),
             'Calculators' => Schema::object(['calculators' => Schema::listOf(Schema::ref('Calculator'))]),
@@ -158,6 +162,7 @@ final class Components
                 'time' => Schema::orNull(Schema::object(['best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'segments' => Schema::listOf(Schema::ref('TimeSegment'))])),
             ]),
             'MasterView' => MasterViews::schema(),
+            'CodeGrid' => CodeGrids::schema(),
             'PinTable' => Schema::object([
                 'nodeId' => Schema::text(),
                 'pins' => Schema::listOf(Schema::object([
@@ -168,7 +173,7 @@ final class Components
             ]),
             'Workspace' => Schema::object([
                 'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
-                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'allOff' => Schema::listOf(Schema::text()), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
+                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'allOff' => Schema::listOf(Schema::text()), 'codeGrids' => Schema::listOf(Schema::ref('CodeGrid')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
                 'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
             ]),
         ];
@@ -211,7 +216,7 @@ final class Components
             ]),
             'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
             'SettingField' => SettingFields::schema(),
-            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
+            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'setFields' => Schema::orNull(Schema::listOf(Schema::ref('SettingField'))), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
                 'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),

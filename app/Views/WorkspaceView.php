@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Plans\LoadedPlan;
 use Rundfunk\Knowledge;
 use Rundfunk\Masters\AllOff;
+use Rundfunk\Overview\CodeGrids;
 use Rundfunk\Overview\LineMap;
 use Rundfunk\Overview\MasterViews;
 use Rundfunk\Overview\PanelViews;
@@ -34,6 +35,7 @@ final class WorkspaceView
             'routes' => RouteViews::of($plan, $knowledge),
             'masters' => MasterViews::of($plan),
             'allOff' => array_map(static fn (Output $output): string => $output->id, AllOff::of($plan)),
+            'codeGrids' => CodeGrids::of($plan, $knowledge->media),
             'panels' => PanelViews::of($plan, $knowledge),
             'pinTables' => PinTables::of($plan, $knowledge->catalogue),
             'history' => self::history($record, $user),

@@ -91,7 +91,7 @@ final readonly class CHeader
                 $rank = (int) array_search($output->precedence, Precedence::cases(), true);
                 $lines[] = '#define '.$names->name('PRECEDENCE_'.CNames::upper($output->name))." {$rank} ".self::note($output->precedence->words());
                 foreach ($routes as $route) {
-                    $lines[] = '/*   '.CNames::comment(RouteNames::of($plan, $route).", {$route->action->value}").' */';
+                    $lines[] = '/*   '.CNames::comment(RouteNames::of($plan, $route).', '.RouteNames::asks($route)).' */';
                 }
             }
         }
@@ -132,9 +132,8 @@ final readonly class CHeader
                 $route = $plan->route($hop->routeId);
                 $control = $plan->control($route->controlId);
                 $output = $plan->output($route->outputId);
-                $name = $names->name("{$prefix}_CODE_".CNames::upper("{$plan->node($control->nodeId)->name} {$control->name} {$output->name} {$route->action->value}"));
-                $pulse = $route->pulseMs === null ? '' : " {$route->pulseMs} ms";
-                $lines[] = sprintf('#define %s 0x%02X %s', $name, $hop->code, self::note("{$verb}: ".RouteNames::of($plan, $route).", {$route->action->value}{$pulse}"));
+                $name = $names->name("{$prefix}_CODE_".CNames::upper("{$plan->node($control->nodeId)->name} {$control->name} {$output->name} ".RouteNames::inWords($route)));
+                $lines[] = sprintf('#define %s 0x%02X %s', $name, $hop->code, self::note("{$verb}: ".RouteNames::of($plan, $route).', '.RouteNames::asks($route)));
             }
         }
 

@@ -13,6 +13,8 @@ final readonly class CNames
     /** @return string "PUMP_HOUSE" */
     public static function upper(string $name): string
     {
+        // "Speed -3" and "Speed 3" are two things.
+        $name = (string) preg_replace('/(?<![^\s])[-−](?=\d)/u', 'minus ', $name);
         $ascii = transliterator_transliterate('Any-Latin; Latin-ASCII', $name);
         $words = trim((string) preg_replace('/[^A-Za-z0-9]+/', '_', is_string($ascii) ? $ascii : $name), '_');
         $upper = strtoupper($words === '' ? 'X' : $words);

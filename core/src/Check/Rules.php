@@ -27,6 +27,10 @@ use Rundfunk\Check\Rule\RoutesFight;
 use Rundfunk\Check\Rule\RouteWithoutPath;
 use Rundfunk\Check\Rule\SelectPinAsInput;
 use Rundfunk\Check\Rule\StrapPinPulled;
+use Rundfunk\Check\Rule\ValueImpossible;
+use Rundfunk\Check\Rule\ValueMissing;
+use Rundfunk\Check\Rule\ValueOutside;
+use Rundfunk\Check\Rule\ValueSpanUnknown;
 use Rundfunk\Check\Rule\WeakRail;
 use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\Media;
@@ -58,6 +62,10 @@ final readonly class Rules
             new CodeMissing,
             new CodeShared,
             new ActionUnfit,
+            new ValueImpossible,
+            new ValueMissing,
+            new ValueOutside,
+            new ValueSpanUnknown,
             new RoutesFight,
             new PrecedenceIdle,
             new OffForGood,

@@ -26,6 +26,7 @@ final readonly class LindenHollow
         self::fob($sketch);
         self::gate($sketch);
         self::house($sketch);
+        self::diggers($sketch);
 
         return $sketch->assigned();
     }
@@ -139,11 +140,20 @@ final readonly class LindenHollow
             ->keyCode('heater-remote', 'Sleep', 'nec', 0x2D, 0x1A, control: 'remote-sleep')
             ->keyCode('heater', 'Heat on', 'nec', 0x2D, 0x10, output: 'heat', action: Action::On)
             ->keyCode('heater', 'Heat off', 'nec', 0x2D, 0x11, output: 'heat', action: Action::Off)
+            ->output('blow', 'heater', 'Fan', OutputKind::Function, load: 'blows without heating', more: ['settings' => ['lowest' => 0, 'highest' => 3]])
+            ->keyCode('heater', 'Fan off', 'nec', 0x2D, 0x14, output: 'blow', action: Action::Set, more: ['value' => 0])
+            ->keyCode('heater', 'Fan low', 'nec', 0x2D, 0x15, output: 'blow', action: Action::Set, more: ['value' => 1])
+            ->keyCode('heater', 'Fan middle', 'nec', 0x2D, 0x16, output: 'blow', action: Action::Set, more: ['value' => 2])
+            ->keyCode('heater', 'Fan high', 'nec', 0x2D, 0x17, output: 'blow', action: Action::Set, more: ['value' => 3])
             ->route('glass-3', Action::Follow, 'glass-lamp')
             ->route('glass-late', Action::Off, 'glass-lamp')
             ->route('glass-1', Action::On, 'heat')
             ->route('glass-2', Action::Off, 'heat')
             ->route('a4', Action::Off, 'heat')
+            ->control('glass-4', 'glass-node', 'Air')
+            ->route('glass-4', Action::Set, 'blow', value: 1)
+            ->route('glass-2', Action::Set, 'blow', value: 0)
+            ->route('a4', Action::Set, 'blow', value: 0)
             ->route('remote-sleep', Action::Toggle, 'glass-lamp');
     }
 
@@ -212,5 +222,31 @@ final readonly class LindenHollow
             ->route('page-on', Action::On, 'glass-lamp')
             ->route('page-off', Action::Off, 'glass-lamp')
             ->route('dusk', Action::On, 'hen-lamp');
+    }
+
+    /** Two toy diggers that came as a set: each listens on a channel of its own, and a box with two sticks drives both. */
+    private static function diggers(Sketch $sketch): void
+    {
+        $sketch
+            ->place('sand', 'Sand pit')
+            ->node('box', 'Stick box', NodeKind::Handset, 'sand', '8bit-5v-20io')
+            ->module('box-ir', 'box', 'infrared-emitter', 'Emitter', SupplyFrom::Board5V)
+            ->node('diggers', 'Toy diggers', NodeKind::Fixture, 'sand', null)
+            ->link('sand-ir', 'Sand pit', 'infrared', ['sunlit' => true])
+            ->join('sand-ir', 'box', Role::Sends, 'box-ir', ['distanceM' => 5])
+            ->join('sand-ir', 'diggers', Role::Receives);
+        foreach ([1, 2] as $channel) {
+            $sketch->module("box-stick-{$channel}", 'box', 'joystick', "Stick {$channel}", SupplyFrom::Board5V);
+            foreach (['Drive' => 'Y', 'Turn' => 'X'] as $function => $axis) {
+                $key = strtolower($function).$channel;
+                $sketch
+                    ->output($key, 'diggers', "{$function} {$channel}", OutputKind::Function, channel: (string) $channel, more: ['hazards' => ['motion'], 'settings' => ['lowest' => -3, 'highest' => 3]])
+                    ->control("box-{$key}", 'box', "{$function} {$channel}", ControlKind::Axis, "box-stick-{$channel}", $axis)
+                    ->route("box-{$key}", Action::Set, $key);
+                foreach (range(-3, 3) as $value) {
+                    $sketch->keyCode('diggers', "{$function} {$channel} {$value}", 'nec', 0x30 + $channel, ($function === 'Drive' ? 0 : 8) + $value + 3, output: $key, action: Action::Set, more: ['value' => $value]);
+                }
+            }
+        }
     }
 }

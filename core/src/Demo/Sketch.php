@@ -103,7 +103,7 @@ final class Sketch
         ]);
     }
 
-    /** @param  array<string, int|string|null>  $more further fields: timings, format, number, carrierHz */
+    /** @param  array<string, int|string|null>  $more further fields: timings, format, number, carrierHz, value */
     public function keyCode(string $node, string $name, string $protocol, ?int $address = null, ?int $command = null, ?string $control = null, ?string $output = null, ?Action $action = null, array $more = []): self
     {
         return $this->put(ThingKind::KeyCode, "{$node} code {$name}", [
@@ -113,10 +113,10 @@ final class Sketch
         ]);
     }
 
-    public function route(string $control, Action $action, string $output, ?int $pulseMs = null): self
+    public function route(string $control, Action $action, string $output, ?int $pulseMs = null, ?int $value = null): self
     {
         return $this->put(ThingKind::Route, "{$control} {$output} {$action->value}", [
-            'controlId' => $this->id($control), 'outputId' => $this->id($output), 'action' => $action->value, 'pulseMs' => $pulseMs,
+            'controlId' => $this->id($control), 'outputId' => $this->id($output), 'action' => $action->value, 'pulseMs' => $pulseMs, 'value' => $value,
         ]);
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Masters;
 
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
@@ -24,7 +23,7 @@ final readonly class AllOff
             return false;
         }
         foreach ($plan->routesTo($output) as $route) {
-            if ($route->action !== Action::Off) {
+            if (! $route->putsOff()) {
                 return true;
             }
         }

@@ -7,6 +7,7 @@ namespace Rundfunk\Masters;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Plan\Route;
 
 /** What an output does when a master has its say. Where a message asks for nothing new, the standing stays as it is. */
 final readonly class Arbiter
@@ -15,8 +16,9 @@ final readonly class Arbiter
     {
     }
 
-    public function hear(Standing $standing, Control $control, Action $action, Turn $turn): Standing
+    public function hear(Standing $standing, Control $control, Route $route, Turn $turn): Standing
     {
+        $action = $route->action;
         $holders = $standing->holders;
         if ($action->holds()) {
             $holders = array_values(array_diff($holders, [$control->id]));
@@ -24,7 +26,7 @@ final readonly class Arbiter
                 $holders[] = $control->id;
             }
         }
-        $wanted = self::wanted($standing->on, $action, $turn);
+        $wanted = self::wanted($standing->on, $route, $turn);
         if ($wanted === null) {
             return $standing;
         }
@@ -54,13 +56,12 @@ final readonly class Arbiter
     }
 
     /** @return bool|null null when nothing is asked */
-    private static function wanted(bool $on, Action $action, Turn $turn): ?bool
+    private static function wanted(bool $on, Route $route, Turn $turn): ?bool
     {
-        return match ($action) {
+        return match ($route->action) {
             Action::Follow, Action::Momentary, Action::Pulse => $turn === Turn::Worked,
             Action::Toggle => $turn === Turn::Worked ? ! $on : null,
-            Action::On, Action::Set, Action::Step => $turn === Turn::Worked ? true : null,
-            Action::Off => $turn === Turn::Worked ? false : null,
+            Action::On, Action::Off, Action::Set, Action::Step => $turn === Turn::Worked ? ! $route->putsOff() : null,
         };
     }
 }

@@ -17,4 +17,7 @@ interface LearnsCodes
      * @throws LearningRefused
      */
     public function learn(string $text, array $known): array;
+
+    /** A code in few letters, for a cell of a grid. */
+    public function inShort(KeyCode $code): string;
 }

@@ -10,6 +10,7 @@ use Rundfunk\Catalogue\Rail;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\LaysOutSets;
 use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\Medium;
 
@@ -62,6 +63,7 @@ final readonly class CatalogueView
             'part' => $medium->part(),
             'usualRole' => $medium->usualRole()->value,
             'learns' => $medium instanceof LearnsCodes,
+            'setFields' => $medium instanceof LaysOutSets ? SettingFields::of($medium->setShape()) : null,
             'form' => $medium->form()->value,
             'linkSettings' => SettingFields::of($medium->linkSettings()),
             'endpointSettings' => SettingFields::of($medium->endpointSettings()),

@@ -49,7 +49,7 @@ final readonly class MasterViews
     {
         $arbiter = new Arbiter($output->precedence);
         $control = $plan->control($route->controlId);
-        $after = static fn (Standing $standing): bool => $arbiter->hear($standing, $control, $route->action, Turn::Worked)->on;
+        $after = static fn (Standing $standing): bool => $arbiter->hear($standing, $control, $route, Turn::Worked)->on;
         $holder = self::otherHolder($routes, $route);
 
         return [

@@ -33,6 +33,7 @@ final readonly class SettingFields
             'highest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->highest : null,
             'nullable' => $field->nullable,
             'assigned' => $field->assigned,
+            'default' => is_scalar($field->default) ? $field->default : null,
             'unit' => $field->unit,
             'doc' => $field->doc,
         ], array_values($shape->fields));
@@ -44,7 +45,7 @@ final readonly class SettingFields
         return Schema::object([
             'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
             'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'choiceNames' => Schema::listOf(Schema::text()), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
-            'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
+            'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
         ]);
     }
 }

@@ -29,6 +29,12 @@ enum Action: string
         return $this === self::Follow || $this === self::Momentary;
     }
 
+    /** It goes to a value, or by one. */
+    public function takesValue(): bool
+    {
+        return $this === self::Set || $this === self::Step;
+    }
+
     /** Sending it twice leaves the output as sending it once does. */
     public function survivesRepetition(): bool
     {

@@ -63,6 +63,16 @@ final readonly class Control implements Thing
         );
     }
 
+    /** It tells a value by itself: a position, a reading, a slider, a text with a number in it. */
+    public function saysValue(): bool
+    {
+        return match ($this->kind) {
+            ControlKind::Axis, ControlKind::Reading, ControlKind::Text => true,
+            ControlKind::Widget => (new Values($this->settings))->text('shape') === 'slider',
+            default => false,
+        };
+    }
+
     public function id(): string
     {
         return $this->id;

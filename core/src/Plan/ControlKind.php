@@ -59,11 +59,11 @@ enum ControlKind: string
     public function actions(): array
     {
         return match ($this) {
-            self::Button => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Step],
+            self::Button => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Set, Action::Step],
             self::Switch => [Action::Follow, Action::On, Action::Off],
             self::Axis => [Action::Set, Action::Step],
             self::Reading => [Action::Follow, Action::On, Action::Off, Action::Pulse, Action::Set],
-            self::Key => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Step],
+            self::Key => [Action::Toggle, Action::On, Action::Off, Action::Pulse, Action::Momentary, Action::Set, Action::Step],
             self::Call => [Action::Pulse, Action::Toggle, Action::On, Action::Off],
             self::Text => [Action::On, Action::Off, Action::Pulse, Action::Set, Action::Toggle],
             self::Widget => [Action::On, Action::Off, Action::Toggle, Action::Follow, Action::Set, Action::Pulse, Action::Step],

@@ -20,6 +20,7 @@ final readonly class KeyCode implements Thing
      * @param  string  $timings  marks and spaces in microseconds, mark first: "9000 4500 560 …"
      * @param  string|null  $format  how the bits are timed, for protocols that are described rather than named
      * @param  Action|null  $action  what it makes its output do
+     * @param  int|null  $value  for a set: to which value; for a step: how far, up or down
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class KeyCode implements Thing
         public ?string $outputId = null,
         public ?Action $action = null,
         public int $order = 0,
+        public ?int $value = null,
     ) {
     }
 
@@ -61,6 +63,7 @@ final readonly class KeyCode implements Thing
             Field::reference('outputId', ThingKind::Output, 'The function that obeys it.')->nullable(),
             Field::choice('action', Action::class, 'What it makes that function do.')->nullable(),
             Field::order(),
+            Field::whole('value', -10_000, 10_000, 'For a set: to which value. For a step: how far, up or down.')->nullable(),
         );
     }
 
@@ -81,6 +84,7 @@ final readonly class KeyCode implements Thing
             $values->textOrNull('outputId'),
             $values->choiceOrNull('action', Action::class),
             $values->whole('order'),
+            $values->wholeOrNull('value'),
         );
     }
 
@@ -111,6 +115,7 @@ final readonly class KeyCode implements Thing
             'outputId' => $this->outputId,
             'action' => $this->action?->value,
             'order' => $this->order,
+            'value' => $this->value,
         ];
     }
 }

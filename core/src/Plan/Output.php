@@ -91,6 +91,19 @@ final readonly class Output implements Thing
         return in_array($sharing->value, $this->deliberate, true);
     }
 
+    /** What it can be set to; null when it is only on or off, and while nobody has said. */
+    public function span(): ?ValueSpan
+    {
+        if (! $this->kind->takesValues()) {
+            return null;
+        }
+        $settings = new Values($this->settings);
+        $lowest = $settings->wholeOrNull('lowest');
+        $highest = $settings->wholeOrNull('highest');
+
+        return $lowest === null || $highest === null || $highest <= $lowest ? null : new ValueSpan($lowest, $highest);
+    }
+
     /** Working it unasked can hurt. */
     public function isDangerous(): bool
     {

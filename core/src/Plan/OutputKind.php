@@ -24,6 +24,12 @@ enum OutputKind: string
         return $this === self::Relay || $this === self::Lamp;
     }
 
+    /** It can be set to a speed, a level, a temperature, and is not only on or off. */
+    public function takesValues(): bool
+    {
+        return $this === self::Function;
+    }
+
     /** @return list<NodeKind> where such an output can be */
     public function homes(): array
     {
@@ -39,6 +45,11 @@ enum OutputKind: string
     {
         return match ($this) {
             self::Message => Shape::of(Field::longText('words', 480, 'What the text says; {value} stands for the reading.')->titled('Says')),
+            self::Function => Shape::of(
+                Field::whole('lowest', -10_000, 10_000, 'The lowest value it can be set to: a speed, a level, a temperature.')->nullable()->titled('From'),
+                Field::whole('highest', -10_000, 10_000, 'The highest.')->nullable()->titled('to'),
+                Field::label('unit', 12, 'Unit of the value.')->titled('Unit'),
+            ),
             default => Shape::of(),
         };
     }

@@ -11,6 +11,9 @@ use Rundfunk\Plan\Shape\Values;
 /** One control, one action, one output. A control that does several things has several routes. */
 final readonly class Route implements Thing
 {
+    /**
+     * @param  int|null  $value  for a set: to which value, null when the control says it; for a step: how far, up or down
+     */
     public function __construct(
         public string $id,
         public string $controlId,
@@ -18,6 +21,7 @@ final readonly class Route implements Thing
         public Action $action,
         public ?int $pulseMs = null,
         public int $order = 0,
+        public ?int $value = null,
     ) {
     }
 
@@ -35,6 +39,7 @@ final readonly class Route implements Thing
             Field::choice('action', Action::class, 'What it does to it.'),
             Field::whole('pulseMs', 10, 3_600_000, 'For a pulse: how long, milliseconds.')->nullable(),
             Field::order(),
+            Field::whole('value', -10_000, 10_000, 'For a set: to which value; none when the control says it. For a step: how far, up or down.')->nullable(),
         );
     }
 
@@ -47,6 +52,7 @@ final readonly class Route implements Thing
             $values->choice('action', Action::class),
             $values->wholeOrNull('pulseMs'),
             $values->whole('order'),
+            $values->wholeOrNull('value'),
         );
     }
 
@@ -60,6 +66,18 @@ final readonly class Route implements Thing
         return $this->action->value;
     }
 
+    /** It can only put its output off: nothing that this asks for sets anything going. */
+    public function putsOff(): bool
+    {
+        return $this->action === Action::Off || ($this->action === Action::Set && $this->value === 0);
+    }
+
+    /** It holds its output to where the control stands, so that it is at odds with any other master. */
+    public function holdsToControl(): bool
+    {
+        return $this->action->holds() || ($this->action === Action::Set && $this->value === null);
+    }
+
     public function values(): array
     {
         return [
@@ -69,6 +87,7 @@ final readonly class Route implements Thing
             'action' => $this->action->value,
             'pulseMs' => $this->pulseMs,
             'order' => $this->order,
+            'value' => $this->value,
         ];
     }
 }

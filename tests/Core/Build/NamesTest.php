@@ -22,6 +22,9 @@ final class NamesTest extends CoreTestCase
         yield 'nothing that C allows' => ['***', 'X', 'x'];
         yield 'another script' => ['Ворота', 'VOROTA', 'vorota'];
         yield 'signs between' => ['a -- b', 'A_B', 'a_b'];
+        yield 'below nought' => ['Speed -3', 'SPEED_MINUS_3', 'speed_minus_3'];
+        yield 'a dash before a number' => ['Shed-2', 'SHED_2', 'shed_2'];
+        yield 'a number with a minus sign alone' => ['−3', 'MINUS_3', 'minus_3'];
     }
 
     #[DataProvider('names')]

@@ -12,6 +12,8 @@ use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
@@ -239,6 +241,33 @@ final class RouteRulesTest extends CoreTestCase
         ];
         yield 'everything off' => ['all-off-misses', static fn (Sketch $s): Sketch => $everything($s, 'a', 'b', 'c', 'd'), []];
         yield 'two off are not everything' => ['all-off-misses', static fn (Sketch $s): Sketch => $everything($s, 'a', 'b'), []];
+
+        $toy = static fn (Sketch $s, array $settings = ['lowest' => -3, 'highest' => 3], ControlKind $kind = ControlKind::Button, array $control = []): Sketch => $s
+            ->node('toy', 'Toy', NodeKind::Fixture, null, null)
+            ->output('o', 'toy', 'Speed', OutputKind::Function, more: ['settings' => $settings])
+            ->node('page', 'Page', NodeKind::Gateway, null, '8bit-5v-20io')
+            ->control('k', $kind->isWired() ? 'hand' : 'page', 'Key', $kind, settings: $control);
+        yield 'a value for something that takes values' => ['value-impossible', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o', value: 2), []];
+        yield 'a value for a relay' => ['value-impossible', static fn (Sketch $s): Sketch => $ends($s)->route('k', Action::Set, 'o', value: 2), ['Lamp cannot "set 2"']];
+        yield 'a step of a relay' => ['value-impossible', static fn (Sketch $s): Sketch => $ends($s)->route('k', Action::Step, 'o', value: -1), ['Lamp cannot "step -1"']];
+        yield 'a stick on a relay' => ['value-impossible', static fn (Sketch $s): Sketch => $ends($s, ControlKind::Axis)->route('k', Action::Set, 'o'), ['Lamp cannot "set"']];
+        yield 'a switch on a relay' => ['value-impossible', static fn (Sketch $s): Sketch => $ends($s)->route('k', Action::On, 'o'), []];
+        yield 'a key that says which value' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o', value: 0), []];
+        yield 'a key that does not' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o'), ['A set has no value yet']];
+        yield 'a step to nowhere' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Step, 'o'), ['A step has no direction yet']];
+        yield 'a stick, whose position is the value' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s, kind: ControlKind::Axis)->route('k', Action::Set, 'o'), []];
+        yield 'a slider, likewise' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s, kind: ControlKind::Widget, control: ['shape' => 'slider'])->route('k', Action::Set, 'o'), []];
+        yield 'a button of a page' => ['value-missing', static fn (Sketch $s): Sketch => $toy($s, kind: ControlKind::Widget, control: ['shape' => 'button'])->route('k', Action::Set, 'o'), ['A set has no value yet']];
+        yield 'the highest value there is' => ['value-outside', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o', value: 3), []];
+        yield 'one more than the highest' => ['value-outside', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o', value: 4), ['Speed has no 4: it goes from -3 to 3']];
+        yield 'one less than the lowest' => ['value-outside', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Set, 'o', value: -4), ['Speed has no -4: it goes from -3 to 3']];
+        yield 'a code for a value there is not' => ['value-outside', static fn (Sketch $s): Sketch => $toy($s)->keyCode('toy', 'Fast', 'nec', 1, 2, output: 'o', action: Action::Set, more: ['value' => 9]), ['Speed has no 9: it goes from -3 to 3']];
+        yield 'a far step is not a value' => ['value-outside', static fn (Sketch $s): Sketch => $toy($s)->route('k', Action::Step, 'o', value: 9), []];
+        yield 'something set to nobody knows what' => ['value-span-unknown', static fn (Sketch $s): Sketch => $toy($s, [])->route('k', Action::Set, 'o', value: 3), ['Nobody has said what Speed can be set to']];
+        yield 'a span upside down' => ['value-span-unknown', static fn (Sketch $s): Sketch => $toy($s, ['lowest' => 3, 'highest' => -3])->route('k', Action::Set, 'o', value: 3), ['Nobody has said what Speed can be set to']];
+        yield 'something that is never set' => ['value-span-unknown', static fn (Sketch $s): Sketch => $toy($s, [])->route('k', Action::On, 'o'), []];
+        yield 'a stick and a key on one speed' => ['routes-fight', static fn (Sketch $s): Sketch => $toy($s, kind: ControlKind::Axis)->control('k2', 'hand', 'Stop')->route('k', Action::Set, 'o')->route('k2', Action::Set, 'o', value: 0), ['Speed of Toy has two masters that contradict each other']];
+        yield 'two keys for two speeds' => ['routes-fight', static fn (Sketch $s): Sketch => $toy($s)->control('k2', 'hand', 'Stop')->route('k', Action::Set, 'o', value: 2)->route('k2', Action::Set, 'o', value: 0), []];
     }
 
     private static function twoCommands(Sketch $sketch, int $first, int $second): Sketch

@@ -13,6 +13,7 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Plan\Route;
 
 /** Who wins, message by message. Common practice of stair switches (follow), push switches (toggle) and emergency stops (off wins until put on by hand). */
 final class ArbiterTest extends TestCase
@@ -49,9 +50,20 @@ final class ArbiterTest extends TestCase
         $standing = new Standing(false);
         $seen = [];
         foreach ($messages as [$name, $action, $turn]) {
-            $standing = $arbiter->hear($standing, new Control($name, 'node', $name, $kinds[$name]), $action, $turn);
+            $route = new Route('route', $name, 'output', $action);
+            $standing = $arbiter->hear($standing, new Control($name, 'node', $name, $kinds[$name]), $route, $turn);
             $seen[] = $standing->on;
         }
         self::assertSame($states, $seen);
+    }
+
+    public function test_setting_to_nought_stops_it_and_setting_to_anything_else_starts_it(): void
+    {
+        $arbiter = new Arbiter(Precedence::LastWriter);
+        $key = new Control('key', 'node', 'Key', ControlKind::Button);
+        $set = static fn (int $value): Route => new Route('route', 'key', 'output', Action::Set, value: $value);
+        self::assertTrue($arbiter->hear(new Standing(false), $key, $set(-3), Turn::Worked)->on);
+        self::assertFalse($arbiter->hear(new Standing(true), $key, $set(0), Turn::Worked)->on);
+        self::assertTrue((new Arbiter(Precedence::OffFirst))->hear(new Standing(true), $key, $set(0), Turn::Worked)->barred);
     }
 }

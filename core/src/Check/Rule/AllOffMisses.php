@@ -10,7 +10,6 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Masters\AllOff;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
@@ -63,7 +62,7 @@ final readonly class AllOffMisses implements Rule
     {
         $outputs = [];
         foreach ($plan->routesFrom($control) as $route) {
-            if ($route->action !== Action::Off) {
+            if (! $route->putsOff()) {
                 return [];
             }
             $outputs[$route->outputId] = $plan->output($route->outputId);

@@ -72,6 +72,6 @@ final readonly class CodeShared implements Rule
     {
         $route = $plan->route($hop->routeId);
 
-        return "{$route->outputId} {$route->action->value} {$route->pulseMs}";
+        return "{$route->outputId} {$route->action->value} {$route->pulseMs} {$route->value}";
     }
 }

@@ -56,8 +56,8 @@ final readonly class OffForGood implements Rule
         $barred = false;
         foreach ($plan->routesTo($output) as $route) {
             $control = $plan->control($route->controlId);
-            $barred = $barred || $arbiter->hear(new Standing(true), $control, $route->action, Turn::Worked)->barred;
-            if ($arbiter->hear(new Standing(false, [], true), $control, $route->action, Turn::Worked)->on) {
+            $barred = $barred || $arbiter->hear(new Standing(true), $control, $route, Turn::Worked)->barred;
+            if ($arbiter->hear(new Standing(false, [], true), $control, $route, Turn::Worked)->on) {
                 return false;
             }
         }

@@ -12,7 +12,6 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Path\RouteNames;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
@@ -83,6 +82,6 @@ final readonly class RoutesFight implements Rule
     /** A master that keeps the output to a position is at odds with any other, unless it is to win. */
     private static function contradict(Route $route, Precedence $precedence): bool
     {
-        return $route->action === Action::Set || ($route->action->holds() && $precedence !== Precedence::HolderFirst);
+        return $route->holdsToControl() && ! ($route->action->holds() && $precedence === Precedence::HolderFirst);
     }
 }

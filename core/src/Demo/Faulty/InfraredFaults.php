@@ -20,6 +20,7 @@ final readonly class InfraredFaults
         self::room($sketch);
         self::remote($sketch);
         self::appliances($sketch);
+        self::toys($sketch);
     }
 
     private static function room(Sketch $sketch): void
@@ -84,5 +85,33 @@ final readonly class InfraredFaults
                 ->route("den-send-{$key}", Action::On, "den-{$key}-power")
                 ->hop("den-send-{$key} den-{$key}-power on", 'den-ir', 'den-send', "den-{$key}", null);
         }
+    }
+
+    /** A toy whose speeds were learned in a hurry. */
+    private static function toys(Sketch $sketch): void
+    {
+        $sketch
+            ->node('den-toy', 'Toy train', NodeKind::Fixture, 'den', null)
+            ->join('den-ir', 'den-toy', Role::Receives)
+            ->output('den-toy-speed', 'den-toy', 'Speed', OutputKind::Function, more: ['settings' => ['lowest' => -3, 'highest' => 3]])
+            ->output('den-toy-horn', 'den-toy', 'Horn', OutputKind::Function)
+            // ir-functions-alike: the horn was learned from the key of a speed
+            ->keyCode('den-toy', 'Horn', 'nec', 0x51, 0x13, output: 'den-toy-horn', action: Action::On)
+            // value-span-unknown
+            ->keyCode('den-toy', 'Horn loud', 'nec', 0x51, 0x21, output: 'den-toy-horn', action: Action::Set, more: ['value' => 2])
+            // value-outside
+            ->keyCode('den-toy', 'Speed 4', 'nec', 0x51, 0x14, output: 'den-toy-speed', action: Action::Set, more: ['value' => 4]);
+        // ir-set-incomplete: two of them are missing
+        foreach ([-3, -1, 0, 1, 3] as $value) {
+            $sketch->keyCode('den-toy', "Speed {$value}", 'nec', 0x51, 0x10 + $value, output: 'den-toy-speed', action: Action::Set, more: ['value' => $value]);
+        }
+        $sketch
+            ->control('den-fast', 'den-send', 'Fast', ControlKind::Button, 'den-keys', 'K3')
+            ->control('den-blow', 'den-send', 'Horn', ControlKind::Button, 'den-keys', 'K4')
+            // value-missing
+            ->route('den-fast', Action::Set, 'den-toy-speed')
+            ->route('den-blow', Action::On, 'den-toy-horn')
+            // value-impossible
+            ->route('den-fast', Action::Set, 'den-lamp', value: 3);
     }
 }

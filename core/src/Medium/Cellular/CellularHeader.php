@@ -78,7 +78,7 @@ final readonly class CellularHeader
             $word = Commands::word($control);
             if ($word !== null) {
                 $secret = $secret || Commands::needsSecret($control);
-                $rows[] = sprintf('    { %s, %d, %d, %d }, /* %s */', CNames::text($word), (int) Commands::needsSecret($control), (int) Commands::answers($control), $number + 1, CNames::comment(RouteNames::of($plan, $route).", {$route->action->value}"));
+                $rows[] = sprintf('    { %s, %d, %d, %d, %d }, /* %s */', CNames::text($word), (int) Commands::needsSecret($control), (int) Commands::answers($control), (int) Commands::takesNumber($control, $route), $number + 1, CNames::comment(RouteNames::of($plan, $route).', '.RouteNames::asks($route)));
             }
         }
         if ($rows === []) {
@@ -92,7 +92,7 @@ final readonly class CellularHeader
 
         return [...$guard,
             '/* Command words: the text must begin with the word, whole, in capitals. */',
-            "struct {$name} {", '    const char *word;', '    uint8_t secret;', '    uint8_t answer;', '    uint8_t command;', '};',
+            "struct {$name} {", '    const char *word;', '    uint8_t secret;', '    uint8_t answer;', '    uint8_t number; /* a number follows the word */', '    uint8_t command;', '};',
             "static const struct {$name} {$name}[] = {", ...$rows, '};', '',
         ];
     }

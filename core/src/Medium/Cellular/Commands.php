@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
@@ -47,6 +48,12 @@ final readonly class Commands
     public static function needsSecret(Control $control): bool
     {
         return $control->kind === ControlKind::Text && (new Values($control->settings))->flag('secret');
+    }
+
+    /** A number stands behind the word: to what it is to be set. */
+    public static function takesNumber(Control $control, Route $route): bool
+    {
+        return $control->kind === ControlKind::Text && $route->action === Action::Set && $route->value === null;
     }
 
     public static function answers(Control $control): bool

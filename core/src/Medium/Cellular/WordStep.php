@@ -12,6 +12,7 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
+use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
@@ -63,8 +64,9 @@ final readonly class WordStep implements Step
     /** @param  list<string>  $taken */
     private static function free(Output $output, Route $route, array $taken): string
     {
-        $name = str_replace('_', ' ', mb_substr(CNames::upper($output->name), 0, self::LONGEST - 12));
-        $action = strtoupper($route->action->value);
+        $action = strtoupper(RouteNames::inWords($route));
+        // Room for a blank, and for a number should the word be taken.
+        $name = str_replace('_', ' ', mb_substr(CNames::upper($output->name), 0, self::LONGEST - 2 - strlen($action)));
         // The number goes in the middle: behind, the word would begin with the one that is taken.
         foreach (["{$name} {$action}", ...array_map(static fn (int $number): string => "{$name}{$number} {$action}", range(2, 9))] as $word) {
             if (! WordsClash::clashesAny($word, $taken)) {

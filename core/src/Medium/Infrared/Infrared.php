@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\CodeSet;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\ExportsFiles;
@@ -13,6 +14,7 @@ use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\Infrared\Rule\CarrierOff;
 use Rundfunk\Medium\Infrared\Rule\CodeUnknown;
 use Rundfunk\Medium\Infrared\Rule\EmittersTogether;
+use Rundfunk\Medium\Infrared\Rule\FunctionsAlike;
 use Rundfunk\Medium\Infrared\Rule\HeardByTwo;
 use Rundfunk\Medium\Infrared\Rule\HeldKeyFlips;
 use Rundfunk\Medium\Infrared\Rule\IntervalTooShort;
@@ -24,6 +26,8 @@ use Rundfunk\Medium\Infrared\Rule\LedStarved;
 use Rundfunk\Medium\Infrared\Rule\OutOfReach;
 use Rundfunk\Medium\Infrared\Rule\RawOnly;
 use Rundfunk\Medium\Infrared\Rule\RawTooAlike;
+use Rundfunk\Medium\Infrared\Rule\SetIncomplete;
+use Rundfunk\Medium\LaysOutSets;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
@@ -35,15 +39,18 @@ use Rundfunk\Medium\TimesHops;
 use Rundfunk\Medium\WritesC;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\Field;
 use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\Values;
 
 /** Infrared within one room: bought remotes, appliances and toys, and our own emitters and receivers. */
-final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
+final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LaysOutSets, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
 {
     public const KEY = 'infrared';
 
@@ -95,6 +102,8 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
             new CodeUnknown($this->protocols),
             new KeysAlike($this->protocols),
             new KeyHasTwoCodes($this->protocols),
+            new FunctionsAlike($this->protocols),
+            new SetIncomplete($this->protocols),
             new HeardByTwo($this->protocols),
             new RawOnly($this->protocols),
             new RawTooAlike($this->protocols),
@@ -116,9 +125,13 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
 
     public function saying(Plan $plan, Hop $hop): ?string
     {
-        $code = LearnedCodes::of($plan, $hop);
+        $codes = LearnedCodes::all($plan, $hop);
 
-        return $code === null ? null : IrWords::ofCode($code, $this->protocols);
+        return match (count($codes)) {
+            0 => null,
+            1 => IrWords::ofCode($codes[0], $this->protocols),
+            default => 'one of '.count($codes).' codes',
+        };
     }
 
     public function mark(Plan $plan, Endpoint $endpoint): ?string
@@ -157,6 +170,21 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
     public function learn(string $text, array $known): array
     {
         return IrLearning::from($text, $known, $this->protocols);
+    }
+
+    public function inShort(KeyCode $code): string
+    {
+        return IrWords::inShort($code);
+    }
+
+    public function setShape(): Shape
+    {
+        return IrSet::shape($this->protocols);
+    }
+
+    public function layOut(Plan $plan, Node $node, Values $values): CodeSet
+    {
+        return IrSet::layOut($plan, $node, $values, $this->protocols);
     }
 
     public function panelSchema(): array

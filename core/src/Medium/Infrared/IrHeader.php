@@ -7,6 +7,7 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\Build\CNames;
 use Rundfunk\Build\UniqueNames;
 use Rundfunk\Medium\Define;
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Plan;
@@ -68,6 +69,7 @@ final readonly class IrHeader
     private static function sent(Plan $plan, Endpoint $endpoint, string $prefix, Protocols $protocols): array
     {
         $lines = [];
+        $arrays = [];
         $names = new UniqueNames;
         foreach ($endpoint->role->sends() ? IrSends::from($plan, $endpoint) : [] as ['code' => $code]) {
             $signal = IrCodes::signal($code, $protocols);
@@ -75,6 +77,7 @@ final readonly class IrHeader
                 continue;
             }
             $name = $names->name(strtolower($prefix).'_send_'.CNames::lower("{$plan->node($code->nodeId)->name} {$code->name}"));
+            $arrays[$code->id] = ['name' => $name, 'count' => count($signal->lengthsNs)];
             $lines[] = '/* '.CNames::comment(self::words($plan, $code, $protocols)).'. Marks and spaces in microseconds, mark first. */';
             $lines[] = '#define '.strtoupper($name).'_HZ '.IrCodes::carrierHz($code, $protocols).'UL';
             $lines[] = '#define '.strtoupper($name).'_SENDS '.IrCodes::leastSends($code, $protocols);
@@ -84,6 +87,39 @@ final readonly class IrHeader
             }
             $lines[] = '};';
             $lines[] = '';
+        }
+
+        return [...$lines, ...self::byValue($plan, $arrays, $prefix)];
+    }
+
+    /**
+     * Which array says which value, for functions that are set to values.
+     *
+     * @param  array<string, array{name: string, count: int}>  $arrays  by code
+     * @return list<string>
+     */
+    private static function byValue(Plan $plan, array $arrays, string $prefix): array
+    {
+        $lines = [];
+        $names = new UniqueNames;
+        foreach ($plan->outputs() as $output) {
+            $rows = [];
+            foreach ($plan->keyCodesTo($output) as $code) {
+                if (isset($arrays[$code->id]) && $code->action === Action::Set && $code->value !== null) {
+                    $rows[$code->value] = "    { {$code->value}, {$arrays[$code->id]['name']}, {$arrays[$code->id]['count']} },";
+                }
+            }
+            if (count($rows) < 2) {
+                continue;
+            }
+            ksort($rows);
+            $type = strtolower($prefix).'_value';
+            if ($lines === []) {
+                $lines = ['/* What to send for each value of a function, the lowest first. */', "struct {$type} {", '    int16_t value;', '    const uint16_t *timings;', '    uint16_t count;', '};', ''];
+            }
+            $owner = "{$plan->node($output->nodeId)->name} {$output->name}";
+            $name = $names->name(strtolower($prefix).'_values_'.CNames::lower($owner));
+            $lines = [...$lines, "static const struct {$type} {$name}[] = {", ...array_values($rows), '};', ''];
         }
 
         return $lines;

@@ -33,8 +33,7 @@ final readonly class IrSends
     {
         $coded = [];
         foreach ($hops as $hop) {
-            $code = LearnedCodes::of($plan, $hop);
-            if ($code !== null) {
+            foreach (LearnedCodes::all($plan, $hop) as $code) {
                 $coded[$code->id] ??= ['hop' => $hop, 'code' => $code];
             }
         }

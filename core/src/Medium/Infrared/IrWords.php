@@ -19,6 +19,17 @@ final readonly class IrWords
         return sprintf('%s 0x%02X 0x%02X', $name, $command->address, $command->command);
     }
 
+    /** For a cell of a grid: the command alone, or what else is known. */
+    public static function inShort(KeyCode $code): string
+    {
+        return match (true) {
+            $code->command !== null => sprintf('%02X', $code->command),
+            $code->number !== null => $code->number,
+            $code->timings !== '' => 'raw',
+            default => '?',
+        };
+    }
+
     public static function ofCode(KeyCode $code, Protocols $protocols): string
     {
         $command = IrCodes::command($code, $protocols);

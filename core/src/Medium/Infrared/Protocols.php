@@ -16,7 +16,7 @@ use Rundfunk\Signal\Signal;
 /** The infrared protocols this program knows. A new one is one line in standard(). */
 final readonly class Protocols
 {
-    /** @param  array<string, Protocol>  $byKey */
+    /** @param  non-empty-array<string, Protocol>  $byKey */
     private function __construct(private array $byKey)
     {
     }
@@ -46,6 +46,12 @@ final readonly class Protocols
     public function all(): array
     {
         return array_values($this->byKey);
+    }
+
+    /** @return non-empty-array<string, string> names by key */
+    public function names(): array
+    {
+        return array_map(static fn (Protocol $protocol): string => $protocol->name(), $this->byKey);
     }
 
     public function decode(Signal $signal): ?IrCommand

@@ -35,7 +35,7 @@ final readonly class IpHeader
         foreach ($plan->hopsFrom($endpoint) as $hop) {
             $route = $plan->route($hop->routeId);
             $output = $plan->output($route->outputId);
-            $name = $names->name('SEND_'.CNames::upper("{$plan->node($output->nodeId)->name} {$output->name} {$route->action->value}"));
+            $name = $names->name('SEND_'.CNames::upper("{$plan->node($output->nodeId)->name} {$output->name} ".RouteNames::inWords($route)));
             $defines[] = new Define($name, CNames::text(Topics::command($plan, $link, $output)), Topics::payload($route).': '.RouteNames::of($plan, $route));
         }
 

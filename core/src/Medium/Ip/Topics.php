@@ -59,7 +59,7 @@ final readonly class Topics
         return match ($route->action) {
             Action::Pulse => 'PULSE '.($route->pulseMs ?? 1000),
             Action::Follow, Action::Momentary => 'ON or OFF',
-            Action::Set, Action::Step => strtoupper($route->action->value).' value',
+            Action::Set, Action::Step => strtoupper($route->action->value).' '.($route->value ?? 'value'),
             default => strtoupper($route->action->value),
         };
     }

@@ -41,7 +41,7 @@ final readonly class KeyedHeader
                 $route = $plan->route($hop->routeId);
                 $learned = KeyedCodes::isOurs($plan, $hop) ? null : LearnedCodes::of($plan, $hop);
                 $bits = KeyedCodes::of($plan, $hop);
-                $name = $names->name("{$verb}_".CNames::upper("{$plan->control($route->controlId)->name} {$plan->output($route->outputId)->name} {$route->action->value}"));
+                $name = $names->name("{$verb}_".CNames::upper("{$plan->control($route->controlId)->name} {$plan->output($route->outputId)->name} ".RouteNames::inWords($route)));
                 if ($bits !== null) {
                     $defines[] = new Define($name, sprintf('0x%06XUL', $bits->bits), RouteNames::of($plan, $route).($settings->coding === KeyedCoding::Trits && $bits->trits() !== null ? ", {$bits->trits()}" : ''));
                 } elseif ($learned !== null && KeyedCodes::button($learned) !== null) {

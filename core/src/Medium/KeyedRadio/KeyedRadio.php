@@ -40,6 +40,7 @@ use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
@@ -173,6 +174,11 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
     public function learn(string $text, array $known): array
     {
         return KeyedLearning::from($text, $known);
+    }
+
+    public function inShort(KeyCode $code): string
+    {
+        return KeyedCodes::button($code) ?? ($code->command === null ? '?' : sprintf('%06X', $code->command));
     }
 
     public function panelSchema(): array

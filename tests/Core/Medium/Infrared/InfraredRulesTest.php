@@ -62,9 +62,24 @@ final class InfraredRulesTest extends CoreTestCase
         yield 'one key learned twice alike' => ['ir-key-two-codes', static fn () => $keyed($room())->keyCode('remote', 'Again', 'nec', 4, 8, control: 'key'), []];
         yield 'one key learned twice otherwise' => ['ir-key-two-codes', static fn () => $keyed($room())->keyCode('remote', 'Again', 'nec', 4, 10, control: 'key'), ['Power has two codes']];
 
+        $speeds = static fn (Sketch $s, array $commands, array $more = []): Sketch => array_reduce(array_keys($commands), static fn (Sketch $s, int $value): Sketch => $s->keyCode('fan', "Speed {$value}", 'nec', 7, $commands[$value], output: 'speed', action: Action::Set, more: ['value' => $value]), $s->output('speed', 'fan', 'Speed', OutputKind::Function, more: ['settings' => ['lowest' => 0, 'highest' => 3, ...$more]]));
+        yield 'every speed with a code' => ['ir-set-incomplete', static fn () => $speeds($room(), [8, 9, 10, 11]), []];
+        yield 'a speed without' => ['ir-set-incomplete', static fn () => $speeds($room(), [0 => 8, 1 => 9, 3 => 11]), ['Speed of Fan has no code for 2']];
+        yield 'no speed with one: they are not learned yet' => ['ir-set-incomplete', static fn () => $speeds($room(), []), []];
+        yield 'many speeds without' => ['ir-set-incomplete', static fn () => $speeds($room(), [0 => 8], ['highest' => 9]), ['Speed of Fan has no code for 1, 2, 3, 4, 5, 6 and 3 more']];
+        yield 'two functions, two codes' => ['ir-functions-alike', static fn () => $speeds($blown($room()), [8, 9, 10, 11]), []];
+        yield 'two speeds, one code' => ['ir-functions-alike', static fn () => $speeds($room(), [8, 9, 9, 11]), ['Speed 1 and Speed 2 of Fan are one code']];
+        yield 'one function learned twice alike' => ['ir-functions-alike', static fn () => $blown($room())->keyCode('fan', 'Blow again', 'nec', 7, 1, output: 'blow', action: Action::On), []];
+
         $twin = static fn (Sketch $s, int $command): Sketch => $blown($s)->node('twin', 'Twin', NodeKind::Fixture, null, null)->output('twin-blow', 'twin', 'Blow', OutputKind::Function)->join('room', 'twin', Role::Receives)->keyCode('twin', 'Blow', 'nec', 7, $command, output: 'twin-blow', action: Action::On);
         yield 'appliances with codes of their own' => ['ir-heard-by-two', static fn () => $twin($room(), 2), []];
         yield 'appliances of one kind' => ['ir-heard-by-two', static fn () => $twin($room(), 1), ['Fan and Twin obey the same code']];
+
+        yield 'two sets on one channel' => [
+            'ir-heard-by-two',
+            static fn () => $twin($room(), 1)->keyCode('fan', 'Stop', 'nec', 7, 5, output: 'blow', action: Action::Off)->keyCode('twin', 'Stop', 'nec', 7, 5, output: 'twin-blow', action: Action::Off),
+            ['Fan and Twin obey the same 2 codes'],
+        ];
 
         $raw = ['timings' => '300 900 1500 400 700 2500 1100 300 2000'];
         yield 'a known protocol' => ['ir-raw-only', static fn () => $keyed($room()), []];

@@ -28,7 +28,7 @@ final readonly class CallOpens extends CellularRule
     {
         foreach (self::commands($plan, $knowledge) as ['route' => $route, 'control' => $control, 'output' => $output]) {
             $hazard = $output->proofHazards()[0] ?? null;
-            if ($control->kind !== ControlKind::Call || $hazard === null || $route->action === Action::Off) {
+            if ($control->kind !== ControlKind::Call || $hazard === null || $route->putsOff()) {
                 continue;
             }
             yield new Finding(

@@ -10,7 +10,6 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Path\RouteNames;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
 
@@ -26,7 +25,7 @@ final readonly class TextUnproved extends CellularRule
     {
         foreach (self::commands($plan, $knowledge) as ['route' => $route, 'control' => $control, 'output' => $output]) {
             $hazard = $output->proofHazards()[0] ?? null;
-            if ($control->kind !== ControlKind::Text || $hazard === null || $route->action === Action::Off || Commands::needsSecret($control)) {
+            if ($control->kind !== ControlKind::Text || $hazard === null || $route->putsOff() || Commands::needsSecret($control)) {
                 continue;
             }
             yield new Finding(

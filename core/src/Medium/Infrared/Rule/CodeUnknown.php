@@ -31,12 +31,13 @@ final readonly class CodeUnknown extends InfraredRule
                 }
                 $route = $plan->route($hop->routeId);
                 $output = $plan->output($route->outputId);
+                $asks = RouteNames::asks($route);
                 $toFixture = $plan->node($output->nodeId)->kind === NodeKind::Fixture;
                 $name = $toFixture ? $output->name : $plan->control($route->controlId)->name;
                 yield new Finding(
                     $this->key(),
                     Severity::Fault,
-                    $toFixture ? "No code is known that makes {$name} do \"{$route->action->value}\"" : "The code of {$name} has not been learned",
+                    $toFixture ? "No code is known that makes {$name} do \"{$asks}\"" : "The code of {$name} has not been learned",
                     Subject::of($hop, RouteNames::of($plan, $route)." over {$link->name}", 'code'),
                     ['action' => $route->action->value],
                     $toFixture

@@ -8,8 +8,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Infrared\IrCodes;
+use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\IrWords;
+use Rundfunk\Medium\Infrared\Twins;
+use Rundfunk\Plan\KeyCode;
+use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 
@@ -23,24 +26,38 @@ final readonly class HeardByTwo extends InfraredRule
 
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
-        $obeyed = array_values(array_filter(self::codes($plan), static fn (array $one): bool => $one['node']->kind === NodeKind::Fixture));
-        foreach ($obeyed as $index => $one) {
-            foreach (array_slice($obeyed, $index + 1) as $other) {
-                if ($one['link']->id !== $other['link']->id || $one['node']->id === $other['node']->id || ! IrCodes::same($one['code'], $other['code'], $this->protocols)) {
-                    continue;
+        foreach ($plan->linksOver(Infrared::KEY) as $link) {
+            $obeyed = array_values(array_filter(self::codes($plan), static fn (array $one): bool => $one['node']->kind === NodeKind::Fixture && $one['link']->id === $link->id));
+            $shared = [];
+            foreach (Twins::among(array_column($obeyed, 'code'), $this->protocols) as [$one, $other]) {
+                if ($one->nodeId !== $other->nodeId) {
+                    $shared["{$one->nodeId} {$other->nodeId}"][] = [$one, $other];
                 }
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "{$one['node']->name} and {$other['node']->name} obey the same code",
-                    Subject::of($other['code'], "{$other['node']->name}, {$other['code']->name}, in {$one['link']->name}"),
-                    ['code' => IrWords::ofCode($one['code'], $this->protocols)],
-                    "Both see it: {$one['code']->name} of the one works {$other['code']->name} of the other.",
-                    'Set one of them to another unit or channel and learn its codes again, or put a wall between them.',
-                    null,
-                    [$one['code']->id, $other['code']->id],
-                );
+            }
+            foreach ($shared as $pairs) {
+                yield $this->finding($plan, $link, $pairs);
             }
         }
+    }
+
+    /** @param  non-empty-list<array{KeyCode, KeyCode}>  $pairs */
+    private function finding(Plan $plan, Link $link, array $pairs): Finding
+    {
+        [$one, $other] = $pairs[0];
+        $first = $plan->node($one->nodeId);
+        $second = $plan->node($other->nodeId);
+        $count = count($pairs);
+
+        return new Finding(
+            $this->key(),
+            Severity::Fault,
+            "{$first->name} and {$second->name} obey the same ".($count === 1 ? 'code' : "{$count} codes"),
+            Subject::of($other, "{$second->name}, {$other->name}, in {$link->name}"),
+            ['code' => IrWords::ofCode($one, $this->protocols), 'codes' => $count],
+            "Both see it: {$one->name} of the one works {$other->name} of the other.",
+            'Set one of them to another unit or channel and learn its codes again, or put a wall between them.',
+            null,
+            [$one->id, $other->id],
+        );
     }
 }

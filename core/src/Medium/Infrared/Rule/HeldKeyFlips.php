@@ -30,7 +30,7 @@ final readonly class HeldKeyFlips extends InfraredRule
         foreach (self::sends($plan) as ['link' => $link, 'hop' => $hop, 'code' => $code]) {
             $route = $plan->route($hop->routeId);
             $fromRemote = $plan->node($plan->endpoint($hop->fromId)->nodeId)->kind === NodeKind::Remote;
-            if (! $fromRemote || $route->action->survivesRepetition() || IrCodes::holding($code, $this->protocols)->tellsPressFromHold()) {
+            if (! $fromRemote || $route->action !== Action::Toggle || IrCodes::holding($code, $this->protocols)->tellsPressFromHold()) {
                 continue;
             }
             $periodMs = (int) round(IrCodes::periodNs($code, $this->protocols) / 1e6);

@@ -73,8 +73,7 @@ abstract readonly class InfraredRule implements Rule
         $found = [];
         foreach ($plan->linksOver(Infrared::KEY) as $link) {
             foreach ($plan->hopsOver($link) as $hop) {
-                $code = LearnedCodes::of($plan, $hop);
-                if ($code !== null) {
+                foreach (LearnedCodes::all($plan, $hop) as $code) {
                     $found[] = ['link' => $link, 'hop' => $hop, 'code' => $code];
                 }
             }

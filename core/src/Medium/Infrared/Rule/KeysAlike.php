@@ -10,8 +10,8 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrWords;
+use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
@@ -28,11 +28,8 @@ final readonly class KeysAlike extends InfraredRule
     {
         foreach ($plan->nodes() as $node) {
             $codes = array_values(array_filter($plan->keyCodesOf($node), static fn (KeyCode $code): bool => $code->controlId !== null));
-            foreach ($codes as $index => $one) {
-                foreach (array_slice($codes, $index + 1) as $other) {
-                    if ($one->controlId === $other->controlId || ! IrCodes::same($one, $other, $this->protocols)) {
-                        continue;
-                    }
+            foreach (Twins::among($codes, $this->protocols) as [$one, $other]) {
+                if ($one->controlId !== $other->controlId) {
                     yield new Finding(
                         $this->key(),
                         Severity::Fault,

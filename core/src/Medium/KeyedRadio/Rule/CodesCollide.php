@@ -29,7 +29,7 @@ final readonly class CodesCollide extends KeyedRule
                 $key = "{$settings->freqKhz} {$bits->bits}";
                 $other = $first[$key] ?? null;
                 $first[$key] ??= ['hop' => $hop, 'route' => $route];
-                if ($other === null || $other['route']->controlId === $route->controlId || ($other['route']->outputId === $route->outputId && $other['route']->action === $route->action)) {
+                if ($other === null || $other['route']->controlId === $route->controlId || ($other['route']->outputId === $route->outputId && $other['route']->action === $route->action && $other['route']->value === $route->value)) {
                     continue;
                 }
                 yield new Finding(

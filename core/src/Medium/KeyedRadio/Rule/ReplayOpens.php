@@ -27,7 +27,7 @@ final readonly class ReplayOpens extends KeyedRule
     {
         foreach (self::hops($plan) as ['link' => $link, 'route' => $route, 'output' => $output]) {
             $hazard = $output->proofHazards()[0] ?? null;
-            if ($hazard === null || $route->action === Action::Off) {
+            if ($hazard === null || $route->putsOff()) {
                 continue;
             }
             yield new Finding(

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\SignedIn;
+use App\Plans\PlanStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\LaysOutSets;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Plan\Shape\Values;
+
+/** A set of toys or appliances laid out code by code. Nothing is kept: the user looks at it first. */
+final class SetController
+{
+    public function __construct(private readonly PlanStore $store, private readonly Knowledge $knowledge)
+    {
+    }
+
+    #[OA\Post(path: '/api/plans/{plan}/nodes/{node}/set', operationId: 'layOutSet', summary: 'A set of functions and codes, laid out as a grid', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SetOrder')), responses: [
+        new OA\Response(response: 200, description: 'Every code of it, and the edit that would add them', content: new OA\JsonContent(ref: '#/components/schemas/CodeSet')),
+        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
+    ])]
+    public function __invoke(Request $request, string $plan, string $node): JsonResponse
+    {
+        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+        $found = $loaded->node($node);
+        $key = $request->input('medium');
+        $medium = is_string($key) && $this->knowledge->media->has($key) ? $this->knowledge->media->named($key) : null;
+        if (! $medium instanceof LaysOutSets) {
+            throw PlanRefused::at('/medium', 'must be a medium whose sets can be laid out');
+        }
+        if ($found->kind !== NodeKind::Fixture) {
+            throw PlanRefused::at('/node', 'must be an appliance or toy');
+        }
+        $problems = new Problems;
+        $values = $medium->setShape()->accept($request->input('values'), '/values', $problems);
+        $problems->settle();
+
+        return new JsonResponse($medium->layOut($loaded, $found, new Values($values)));
+    }
+}
