@@ -15,7 +15,8 @@ final readonly class CNames
     {
         // "Speed -3" and "Speed 3" are two things.
         $name = (string) preg_replace('/(?<![^\s])[-−](?=\d)/u', 'minus ', $name);
-        $ascii = transliterator_transliterate('Any-Latin; Latin-ASCII', $name);
+        // Setting the transliterator up is dear, and most names need none.
+        $ascii = preg_match('/[^\x00-\x7F]/', $name) === 1 ? transliterator_transliterate('Any-Latin; Latin-ASCII', $name) : $name;
         $words = trim((string) preg_replace('/[^A-Za-z0-9]+/', '_', is_string($ascii) ? $ascii : $name), '_');
         $upper = strtoupper($words === '' ? 'X' : $words);
 

@@ -185,7 +185,7 @@ final readonly class LindenHollow
             ->module('post-frost', 'post', 'sensor-temperature', 'Frost sensor')
             ->node('rowan', 'Rowan\'s phone', NodeKind::Phone, 'carried', null)
             ->link('mobile', 'Mobile', 'cellular', ['country' => 'GB'])
-            ->join('mobile', 'post', Role::Both, 'post-modem', ['baud' => 38400, 'level' => 'direct'])
+            ->join('mobile', 'post', Role::Both, 'post-modem', ['baud' => 38400, 'level' => 'direct', 'reportTo' => 'https://station.example/gate', 'accessPoint' => 'internet.example', 'reportMin' => 30])
             // Numbers of a range that is kept for fiction.
             ->join('mobile', 'rowan', Role::Both, null, ['listed' => true])->address('mobile', 'rowan', 0, '+442079460321', true)
             ->output('gate', 'post', 'Gate', load: 'gate drive with guards and limit switches', more: ['hazards' => ['motion', 'access']])

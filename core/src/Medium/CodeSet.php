@@ -12,7 +12,7 @@ use Rundfunk\Overview\Schema;
 final readonly class CodeSet implements JsonSerializable
 {
     /**
-     * @param  list<array{function: string, channel: string|null, value: int, says: string, remark: string|null}>  $cells  the remark says why a code is left out
+     * @param  list<array{function: string, channel: string|null, value: int, says: string, left: string|null, remark: string|null}>  $cells  the remark says why a code is left out
      * @param  list<Operation>  $operations
      */
     public function __construct(public array $cells, public array $operations)
@@ -24,9 +24,10 @@ final readonly class CodeSet implements JsonSerializable
     {
         return Schema::object([
             'cells' => Schema::listOf(Schema::object([
-                'function' => Schema::text(), 'channel' => Schema::orNull(Schema::text()), 'value' => Schema::whole(), 'says' => Schema::text(), 'remark' => Schema::orNull(Schema::text()),
+                'function' => Schema::text(), 'channel' => Schema::orNull(Schema::text()), 'value' => Schema::whole(), 'says' => Schema::text(), 'left' => Schema::orNull(Schema::text()), 'remark' => Schema::orNull(Schema::text()),
             ])),
             'added' => Schema::whole(),
+            'leftOut' => Schema::listOf(Schema::text()),
             'operations' => Schema::listOf(Schema::ref('Operation')),
         ]);
     }
@@ -37,7 +38,22 @@ final readonly class CodeSet implements JsonSerializable
         return [
             'cells' => $this->cells,
             'added' => count(array_filter($this->cells, static fn (array $cell): bool => $cell['remark'] === null)),
+            'leftOut' => $this->leftOut(),
             'operations' => $this->operations,
         ];
+    }
+
+    /** @return list<string> how many are left out for each reason: "28 are there already" */
+    private function leftOut(): array
+    {
+        $counted = [];
+        foreach (LeftOut::cases() as $reason) {
+            $count = count(array_filter($this->cells, static fn (array $cell): bool => $cell['left'] === $reason->value));
+            if ($count > 0) {
+                $counted[] = $reason->words($count);
+            }
+        }
+
+        return $counted;
     }
 }

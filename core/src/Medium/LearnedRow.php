@@ -12,6 +12,7 @@ final readonly class LearnedRow
     /**
      * @param  array<string, int|string|null>  $code  the fields of a key code
      * @param  list<int>  $lengthsUs
+     * @param  array{says: string, code: array<string, int|string|null>}|null  $turned  the same bits read from the other end, where their order is anybody's guess
      * @return array<string, mixed>
      */
     public static function of(
@@ -25,10 +26,11 @@ final readonly class LearnedRow
         int $sends = 1,
         ?float $periodMs = null,
         array $lengthsUs = [],
+        ?array $turned = null,
     ): array {
         return [
             'press' => $press, 'name' => $name, 'says' => $says, 'sameAs' => $sameAs, 'known' => $known, 'toggle' => $toggle,
-            'sends' => $sends, 'periodMs' => $periodMs, 'lengthsUs' => $lengthsUs, 'code' => $code,
+            'sends' => $sends, 'periodMs' => $periodMs, 'lengthsUs' => $lengthsUs, 'code' => $code, 'turned' => $turned,
         ];
     }
 
@@ -39,6 +41,7 @@ final readonly class LearnedRow
             'press' => Schema::whole(), 'name' => Schema::orNull(Schema::text()), 'says' => Schema::text(), 'sameAs' => Schema::orNull(Schema::whole()),
             'known' => Schema::orNull(Schema::text()), 'toggle' => Schema::orNull(Schema::flag()), 'sends' => Schema::whole(),
             'periodMs' => Schema::orNull(Schema::number()), 'lengthsUs' => Schema::listOf(Schema::whole()), 'code' => Schema::anyObject(),
+            'turned' => Schema::orNull(Schema::object(['says' => Schema::text(), 'code' => Schema::anyObject()])),
         ]);
     }
 }

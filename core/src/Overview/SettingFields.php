@@ -9,6 +9,7 @@ use Rundfunk\Plan\Shape\FlagType;
 use Rundfunk\Plan\Shape\NumberType;
 use Rundfunk\Plan\Shape\OneOfType;
 use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\Shape\TextType;
 use Rundfunk\Plan\Shape\WholeType;
 
 /** A shape's fields as screens draw them. */
@@ -31,6 +32,7 @@ final readonly class SettingFields
             'choiceNames' => $field->names,
             'lowest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->lowest : null,
             'highest' => $field->type instanceof WholeType || $field->type instanceof NumberType ? $field->type->highest : null,
+            'longest' => $field->type instanceof TextType ? $field->type->longest : null,
             'nullable' => $field->nullable,
             'assigned' => $field->assigned,
             'default' => is_scalar($field->default) ? $field->default : null,
@@ -45,7 +47,7 @@ final readonly class SettingFields
         return Schema::object([
             'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
             'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'choiceNames' => Schema::listOf(Schema::text()), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
-            'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
+            'longest' => Schema::orNull(Schema::whole()), 'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
         ]);
     }
 }

@@ -32,6 +32,14 @@ final class ModemStandin
     /** @var list<array{to: string, text: string}> */
     private array $outbox = [];
 
+    /** @var array<string, string>|null parameters of the request being made, while one is */
+    private ?array $request = null;
+
+    private bool $online = false;
+
+    /** @var list<string> */
+    private array $asked = [];
+
     public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000')
     {
     }
@@ -40,6 +48,12 @@ final class ModemStandin
     public function sentTexts(): array
     {
         return $this->outbox;
+    }
+
+    /** @return list<string> web addresses that were asked for, in order */
+    public function askedAddresses(): array
+    {
+        return $this->asked;
     }
 
     /** @return string what the modem says to some bytes from the board */
@@ -126,6 +140,12 @@ final class ModemStandin
 
             return "\r\n> ";
         }
+        if (strtoupper($command) === '+HTTPACTION=0' && isset($this->request['URL'])) {
+            // OK comes at once, what became of it afterwards.
+            $this->asked[] = $this->request['URL'];
+
+            return "\r\nOK\r\n\r\n+HTTPACTION: ".($this->online ? '0,200,2' : '0,601,0')."\r\n";
+        }
         $said = $this->obey($command);
 
         return $said === null ? self::error() : ($said === '' ? "\r\nOK\r\n" : "\r\n{$said}\r\n\r\nOK\r\n");
@@ -148,16 +168,50 @@ final class ModemStandin
                 $this->showsCallers = $upper === '+CLIP=1';
 
                 return '';
+            case str_starts_with($upper, '+HTTP'):
+                return $this->ask($command);
+            case $upper === '+CGACT=1,1' || $upper === '+CGACT=0,1':
+                $this->online = $upper === '+CGACT=1,1';
+
+                return '';
             default:
                 return $this->tell($upper);
         }
+    }
+
+    /** Asking for an address on the web, in the commonest of the makers' forms. The other machine takes everything. */
+    private function ask(string $command): ?string
+    {
+        $upper = strtoupper($command);
+        if ($upper === '+HTTPINIT') {
+            $open = $this->request !== null;
+            $this->request ??= [];
+
+            return $open ? null : '';
+        }
+        if ($this->request === null) {
+            return null;
+        }
+        if (preg_match('/^\+HTTPPARA="(CID|URL)",(.+)$/iD', $command, $match) === 1) {
+            $this->request[strtoupper($match[1])] = trim($match[2], '"');
+
+            return '';
+        }
+        if ($upper === '+HTTPTERM') {
+            $this->request = null;
+
+            return '';
+        }
+        $address = $this->request['URL'] ?? null;
+
+        return $upper === '+HTTPREAD' && $address !== null && $this->online ? "+HTTPREAD: 2\r\nok" : null;
     }
 
     private function tell(string $command): ?string
     {
         return match (true) {
             in_array($command, ['', 'Z', 'H', 'A', '+CHUP', '&F', 'V1', 'S0=0'], true) => '',
-            preg_match('/^\+(IPR|CMEE|CSCS|CNMI|CPMS|CSMP|CSDH|CREG|CGREG|CEREG|CLIR|CCLK|CSCA|CFUN)=[^?]*$/D', $command) === 1 => str_starts_with($command, '+CPMS=') ? '+CPMS: 0,20,0,20,0,20' : '',
+            preg_match('/^\+(IPR|CMEE|CSCS|CNMI|CPMS|CSMP|CSDH|CREG|CGREG|CEREG|CGDCONT|CGATT|CLIR|CCLK|CSCA|CFUN)=[^?]*$/D', $command) === 1 => str_starts_with($command, '+CPMS=') ? '+CPMS: 0,20,0,20,0,20' : '',
             $command === '+CPIN?' => '+CPIN: READY',
             $command === '+CCID' || $command === '+CICCID' => '+CCID: "8944200000000000000"',
             preg_match('/^\+(CREG|CGREG|CEREG)\?$/D', $command, $match) === 1 => "+{$match[1]}: 0,1",

@@ -11,10 +11,11 @@
 
     const end = (id: string) => figures.ends.find((one) => one.endpointId === id);
     const modem = (id: string) => figures.modems.find((one) => one.endpointId === id);
+    /** A phone is obeyed or not; everything else is the modem's. */
     const settings = (one: { id: string }): string[] =>
-        end(one.id)?.phone === true
-            ? ['listed']
-            : ['obeys', 'simPin', 'baud', 'level', 'supplyV', 'sourceOhm', 'capacitorUf', 'esrOhm'];
+        medium.endpointSettings
+            .map((field) => field.name)
+            .filter((name) => (name === 'listed') === (end(one.id)?.phone === true));
 
     function setNumber(one: Schemas['Endpoint'], text: string): void {
         const name = index.node(one.nodeId)?.name ?? '';
@@ -95,6 +96,9 @@
     </section>
     {#if one.service.length > 0}<section class="sheet mt-3 overflow-x-auto" aria-label="Service of {one.name}">
             <DialogueTable title="Then" says="calls and texts" steps={one.service} />
+        </section>{/if}
+    {#if one.report.length > 0}<section class="sheet mt-3 overflow-x-auto" aria-label="Report of {one.name}">
+            <DialogueTable title="Report" says="readings to the web" steps={one.report} />
         </section>{/if}
 {/each}
 <p class="text-soft mt-2 max-w-[60em] text-[14px]">

@@ -16,8 +16,8 @@
     <tbody>
         {#each steps as step, at (at)}
             <tr class="align-top">
-                <td class="mono">{step.send === '' ? '…' : step.send}</td>
-                <td class="mono">{step.expect}</td>
+                <td class="mono [overflow-wrap:anywhere]">{step.send === '' ? '…' : step.send}</td>
+                <td class="mono [overflow-wrap:anywhere]">{step.expect}</td>
                 <td class="mono whitespace-nowrap"
                     >{step.timeoutMs === 0 ? '' : `${step.timeoutMs / 1000} s`}{step.tries > 1
                         ? ` ×${step.tries}`

@@ -13,14 +13,30 @@
         /** Left out where a value cannot be pinned. */
         onpin?: () => void;
         quiet?: boolean;
+        /** What stands where nothing is given. */
+        empty?: string;
         /** Whose it is, where several of its like are on the page. */
         of?: string;
     }
-    let { field, value, onsave, pinned = false, onpin, quiet = false, of = '' }: Props = $props();
+    let { field, value, onsave, pinned = false, onpin, quiet = false, of = '', empty }: Props = $props();
     const label = $derived(
         field.unit === null || field.kind === 'flag' ? field.title : `${field.title}, ${field.unit}`,
     );
     const spoken = $derived(of === '' ? undefined : `${label} of ${of}`);
+
+    const narrow = 'w-[66px]';
+    /** As wide as what goes in: a unit is a few letters, a count a few digits. */
+    const width = $derived(
+        field.kind === 'text'
+            ? (field.longest ?? 99) <= 12
+                ? 'w-[76px]'
+                : (field.longest ?? 0) > 120
+                  ? 'w-[270px]'
+                  : 'w-[150px]'
+            : field.kind === 'whole' && Math.max(-(field.lowest ?? 0), field.highest ?? 0) <= 10_000
+              ? narrow
+              : 'w-[84px]',
+    );
 
     /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
     function typed(text: string): Value {
@@ -65,9 +81,9 @@
             {spoken}
             {quiet}
             mono
-            class={field.kind === 'text' ? 'w-[150px]' : 'w-[84px]'}
+            class={width}
             value={String(value ?? '')}
-            placeholder={field.nullable ? 'none yet' : ''}
+            placeholder={field.nullable ? (empty ?? (width === narrow ? 'none' : 'none yet')) : ''}
             onsave={(text) => onsave(typed(text))}
         />
     {/if}

@@ -18,6 +18,8 @@ const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] 
     highest: 125,
     nullable: true,
     assigned: false,
+    default: null,
+    longest: null,
     choiceNames: [],
     unit: null,
     doc: 'The channel.',

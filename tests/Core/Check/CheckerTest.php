@@ -38,12 +38,13 @@ final class CheckerTest extends CoreTestCase
     {
         $checker = new Checker(self::knowledge());
         $fixes = 0;
-        foreach ($checker->check(self::faulty())->all() as $finding) {
+        $before = $checker->check(self::faulty());
+        foreach ($before->all() as $finding) {
             if ($finding->fix === null) {
                 continue;
             }
-            $fixed = (new Editor(self::knowledge()))->apply(self::faulty(), $finding->fix->operations)->plan;
-            $left = array_map(static fn (Finding $other): string => $other->id(), $checker->check($fixed)->all());
+            $fixed = (new Editor(self::knowledge()))->apply(self::faulty(), $finding->fix->operations);
+            $left = array_map(static fn (Finding $other): string => $other->id(), $checker->recheck($fixed, $before)->all());
             self::assertNotContains($finding->id(), $left, "{$finding->title}: {$finding->fix->label}");
             $fixes++;
         }
@@ -58,7 +59,7 @@ final class CheckerTest extends CoreTestCase
         foreach ([self::linden(), self::faulty()] as $plan) {
             $before = $checker->check($plan);
             foreach (ThingKind::cases() as $kind) {
-                foreach (array_slice($plan->all($kind), 0, 6) as $thing) {
+                foreach (array_slice($plan->all($kind), 0, 4) as $thing) {
                     $edits = [Operation::remove($kind, $thing->id())];
                     if (isset($thing->values()['name'])) {
                         $edits[] = Operation::change($kind, $thing->id(), ['name' => 'Renamed']);

@@ -16,6 +16,9 @@ use Rundfunk\Medium\Cellular\Rule\NumberShared;
 use Rundfunk\Medium\Cellular\Rule\NumberWrong;
 use Rundfunk\Medium\Cellular\Rule\ObeysAnyone;
 use Rundfunk\Medium\Cellular\Rule\RateOff;
+use Rundfunk\Medium\Cellular\Rule\ReportAddressWrong;
+use Rundfunk\Medium\Cellular\Rule\ReportEmpty;
+use Rundfunk\Medium\Cellular\Rule\ReportInClear;
 use Rundfunk\Medium\Cellular\Rule\SupplySags;
 use Rundfunk\Medium\Cellular\Rule\TextTooLong;
 use Rundfunk\Medium\Cellular\Rule\TextUnproved;
@@ -109,6 +112,9 @@ final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles
             new RateOff,
             new NetworkClosing,
             new WrongVariant,
+            new ReportAddressWrong,
+            new ReportInClear,
+            new ReportEmpty,
         ];
     }
 

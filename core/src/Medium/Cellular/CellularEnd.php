@@ -22,6 +22,9 @@ final readonly class CellularEnd
         public float $sourceOhm,
         public int $capacitorUf,
         public float $esrOhm,
+        public string $reportTo,
+        public string $accessPoint,
+        public int $reportMin,
     ) {
     }
 
@@ -39,6 +42,9 @@ final readonly class CellularEnd
             $values->number('sourceOhm'),
             $values->whole('capacitorUf'),
             $values->number('esrOhm'),
+            $values->text('reportTo'),
+            $values->text('accessPoint'),
+            $values->whole('reportMin'),
         );
     }
 
@@ -54,6 +60,9 @@ final readonly class CellularEnd
             Field::number('sourceOhm', 0.01, 10, 'Resistance of that supply and its wires.', 0.2, 'Ω')->titled('Source'),
             Field::whole('capacitorUf', 0, 100_000, 'Capacitor at the modem.', 2_200, 'µF')->titled('Capacitor'),
             Field::number('esrOhm', 0, 2, 'The capacitor\'s own resistance.', 0.05, 'Ω')->titled('ESR'),
+            Field::label('reportTo', 200, 'A web address that the node\'s readings are reported to, as http://station.example/report; the readings are put behind it.')->titled('Report to'),
+            Field::label('accessPoint', 60, 'What the operator calls the access point of the card.')->titled('Access point'),
+            Field::whole('reportMin', 1, 1_440, 'How often it reports.', 15, 'min')->titled('Every'),
         );
     }
 }

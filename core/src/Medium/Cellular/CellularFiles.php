@@ -40,7 +40,8 @@ final readonly class CellularFiles
     private static function dialogue(Plan $plan, Modem $modem): string
     {
         $lines = ["Dialogue of {$modem->node->name} with its modem, {$modem->end->baud} baud 8N1. Wait for each reply, not for a time.", ''];
-        foreach (['Until it is ready' => Dialogue::bringUp($plan, $modem), 'Then' => Dialogue::service($plan, $modem)] as $title => $steps) {
+        $parts = ['Until it is ready' => Dialogue::bringUp($plan, $modem), 'Then' => Dialogue::service($plan, $modem), "Every {$modem->end->reportMin} minutes" => Dialogue::report($plan, $modem)];
+        foreach (array_filter($parts, static fn (array $steps): bool => $steps !== []) as $title => $steps) {
             $lines[] = $title;
             foreach ($steps as $number => $step) {
                 $lines[] = sprintf('%2d  send    %s', $number + 1, $step->send === '' ? '(nothing: it speaks first)' : $step->send);

@@ -100,20 +100,32 @@ final readonly class CellularHeader
     /** @return list<string> */
     private static function dialogue(Plan $plan, Modem $modem, string $prefix): array
     {
-        $name = strtolower($prefix).'_dialogue';
+        $type = strtolower($prefix).'_dialogue';
+        $report = Dialogue::report($plan, $modem);
+
+        return [
+            '/* From power on until it is ready: send, wait for the reply and not for a time, try so often. */',
+            "struct {$type} {", '    const char *send;', '    const char *expect;', '    uint32_t timeout_ms;', '    uint8_t tries;', '};',
+            ...self::steps($type, $type, Dialogue::bringUp($plan, $modem)),
+            ...($report === [] ? [] : ["/* Every {$modem->end->reportMin} minutes: put the reading in the place of its name. */", ...self::steps($type, strtolower($prefix).'_report', $report)]),
+        ];
+    }
+
+    /**
+     * @param  list<DialogueStep>  $steps
+     * @return list<string>
+     */
+    private static function steps(string $type, string $name, array $steps): array
+    {
         $rows = array_map(static fn (DialogueStep $step): string => sprintf(
-            '    { %s, %s, %d, %d }, /* %s */',
+            '    { %s, %s, %dUL, %d }, /* %s */',
             CNames::text($step->send),
             CNames::text($step->expect),
             $step->timeoutMs,
             $step->tries,
             CNames::comment("{$step->why} If not: {$step->ifNot}"),
-        ), Dialogue::bringUp($plan, $modem));
+        ), $steps);
 
-        return [
-            '/* From power on until it is ready: send, wait for the reply and not for a time, try so often. */',
-            "struct {$name} {", '    const char *send;', '    const char *expect;', '    uint16_t timeout_ms;', '    uint8_t tries;', '};',
-            "static const struct {$name} {$name}[] = {", ...$rows, '};', '',
-        ];
+        return ["static const struct {$type} {$name}[] = {", ...$rows, '};', ''];
     }
 }

@@ -26,7 +26,7 @@ final readonly class CellularPanel
         return Schema::object([
             'allowed' => Schema::listOf(Schema::object(['name' => Schema::text(), 'number' => Schema::text()])),
             'modems' => Schema::listOf(Schema::object([
-                'endpointId' => Schema::text(), 'name' => Schema::text(), 'bringUp' => Schema::listOf($step), 'service' => Schema::listOf($step),
+                'endpointId' => Schema::text(), 'name' => Schema::text(), 'bringUp' => Schema::listOf($step), 'service' => Schema::listOf($step), 'report' => Schema::listOf($step),
                 'commands' => Schema::listOf(Schema::object([
                     'controlId' => Schema::text(), 'from' => Schema::text(), 'kind' => Schema::text(), 'word' => Schema::orNull(Schema::text()), 'does' => Schema::text(),
                     'secret' => Schema::flag(), 'answers' => Schema::flag(), 'dangerous' => Schema::flag(),
@@ -74,6 +74,7 @@ final readonly class CellularPanel
             'name' => $modem->node->name,
             'bringUp' => array_map(self::step(...), Dialogue::bringUp($plan, $modem)),
             'service' => array_map(self::step(...), Dialogue::service($plan, $modem)),
+            'report' => array_map(self::step(...), Dialogue::report($plan, $modem)),
             'commands' => array_map(static fn (array $one): array => [
                 'controlId' => $one['control']->id,
                 'from' => $plan->node($one['control']->nodeId)->name,

@@ -16,6 +16,8 @@ final readonly class Dialogue
 
     private const TEXTS = '3GPP TS 27.005';
 
+    private const MAKER = 'maker\'s own';
+
     /** @return list<DialogueStep> from power on until it is ready for calls and texts */
     public static function bringUp(Plan $plan, Modem $modem): array
     {
@@ -26,7 +28,7 @@ final readonly class Dialogue
             new DialogueStep('ATE0', 'OK', 500, 3, 'Start again.', 'No echo: what comes is the modem\'s own word.', self::V250),
             new DialogueStep("AT+IPR={$modem->end->baud}", 'OK', 500, 3, 'Ask AT+IPR=? for the rates it has.', 'Fixes the rate, so that it comes up with it next time.', self::V250),
             new DialogueStep('AT+CPIN?', '+CPIN: READY', 5_000, 10, $modem->end->simPin ? 'SIM PIN: send AT+CPIN="…" once, never thrice: three wrong ones lock the card.' : 'SIM PIN: take the PIN off the card in a phone. Anything else: no card, or not seated.', 'The card is there and open.', self::GENERAL),
-            new DialogueStep('AT+CCID', '+CCID:', 2_000, 2, 'Try AT+CICCID; go on without.', 'The card\'s number, for the log: some modems know it by another name.', 'maker\'s own'),
+            new DialogueStep('AT+CCID', '+CCID:', 2_000, 2, 'Try AT+CICCID; go on without.', 'The card\'s number, for the log: some modems know it by another name.', self::MAKER),
             ...self::registration($modem),
             new DialogueStep('AT+CSQ', '+CSQ:', 1_000, 10, '99,99: wait. Below 10: a better antenna or place.', 'How strong the network is: −113 + 2n dBm.', self::GENERAL),
             new DialogueStep('AT+CMGF=1', 'OK', 1_000, 3, 'Start again.', 'Texts as text, not as bytes.', self::TEXTS),
@@ -58,6 +60,32 @@ final readonly class Dialogue
         }
 
         return $steps;
+    }
+
+    /**
+     * One report of the readings to an address on the web. The way onto the network is the standard's; what asks for an
+     * address is each maker's own, and this is the commonest form: look into the modem's book.
+     *
+     * @return list<DialogueStep> none when nothing is reported
+     */
+    public static function report(Plan $plan, Modem $modem): array
+    {
+        $report = WebReport::of($plan, $modem);
+        if ($report === null) {
+            return [];
+        }
+
+        return [
+            new DialogueStep("AT+CGDCONT=1,\"IP\",\"{$report->accessPoint}\"", 'OK', 1_000, 3, 'Ask the operator for the name of the access point.', 'By which access point it goes onto the network.', self::GENERAL),
+            new DialogueStep('AT+CGATT=1', 'OK', 75_000, 2, 'Registered for calls is not yet attached for data: wait a minute.', 'Attaches it for data.', self::GENERAL),
+            new DialogueStep('AT+CGACT=1,1', 'OK', 150_000, 2, 'AT+CGACT=0,1, then once more.', 'Opens the way.', self::GENERAL),
+            new DialogueStep('AT+HTTPINIT', 'OK', 2_000, 2, 'It was left open: AT+HTTPTERM, then once more.', 'Begins.', self::MAKER),
+            new DialogueStep('AT+HTTPPARA="CID",1', 'OK', 1_000, 2, 'Some modems have only one way and no such parameter: go on.', 'Over the way that was opened.', self::MAKER),
+            new DialogueStep("AT+HTTPPARA=\"URL\",\"{$report->template()}\"", 'OK', 1_000, 2, 'Too long, or a sign it does not take.', 'What to ask for, the readings in place of the names.', self::MAKER),
+            new DialogueStep('AT+HTTPACTION=0', '+HTTPACTION: 0,200,', 60_000, 2, 'OK comes at once, this later. 6xx is the network, 4xx the address, 5xx the other machine.', 'Asks for it; 200 says that it was taken.', self::MAKER),
+            new DialogueStep('AT+HTTPREAD', '+HTTPREAD:', 5_000, 1, 'Go on: the answer is for the log.', 'What was answered. Never obey it: nobody has proved who answers.', self::MAKER),
+            new DialogueStep('AT+HTTPTERM', 'OK', 2_000, 2, 'Go on.', "Ends; once more in {$report->everyMin} minutes.", self::MAKER),
+        ];
     }
 
     /** @return list<DialogueStep> */

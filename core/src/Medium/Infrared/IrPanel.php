@@ -26,6 +26,7 @@ final readonly class IrPanel
                 'controlId' => Schema::orNull(Schema::text()), 'outputId' => Schema::orNull(Schema::text()), 'action' => Schema::orNull(Schema::text()),
                 'carrierKhz' => Schema::number(), 'durationMs' => Schema::orNull(Schema::number()), 'periodMs' => Schema::number(), 'sends' => Schema::whole(),
                 'holding' => Schema::text(), 'lengthsUs' => Schema::listOf(Schema::whole()),
+                'turned' => Schema::orNull(Schema::object(['says' => Schema::text(), 'command' => Schema::whole(), 'format' => Schema::text()])),
             ])),
             'ends' => Schema::listOf(Schema::object([
                 'endpointId' => Schema::text(), 'part' => Schema::orNull(Schema::text()), 'board' => Schema::flag(),
@@ -62,6 +63,8 @@ final readonly class IrPanel
     private static function code(Node $node, KeyCode $code, Protocols $protocols): array
     {
         $signal = IrCodes::signal($code, $protocols);
+        $command = IrCodes::command($code, $protocols);
+        $turned = $command?->turned();
 
         return [
             'codeId' => $code->id, 'nodeId' => $node->id, 'node' => $node->name, 'name' => $code->name, 'says' => IrWords::ofCode($code, $protocols),
@@ -76,6 +79,7 @@ final readonly class IrPanel
                 Holding::SameFrame => 'the same frame again',
             },
             'lengthsUs' => array_map(static fn (int $ns): int => (int) round($ns / 1000), $signal->lengthsNs ?? []),
+            'turned' => $turned === null ? null : ['says' => IrWords::of($turned, $protocols), 'command' => $turned->command, 'format' => (string) $turned->format],
         ];
     }
 

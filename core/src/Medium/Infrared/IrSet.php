@@ -7,6 +7,7 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Medium\CodeSet;
+use Rundfunk\Medium\LeftOut;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Node;
@@ -34,10 +35,10 @@ final readonly class IrSet
             Field::whole('highest', -1_000, 1_000, 'The highest.', 7)->titled('to'),
             Field::oneOf('protocol', array_keys($protocols->names()), 'How it is sent.', 'nec')->titled('Protocol')->named(array_values($protocols->names())),
             Field::whole('address', 0, 0xFFFF, 'Address of the first channel.', 1)->titled('Address'),
-            Field::whole('perChannel', -0xFF, 0xFF, 'How much the address goes up from channel to channel.', 1)->titled('a channel'),
+            Field::whole('perChannel', -0xFF, 0xFF, 'How much the address goes up from channel to channel.', 1)->titled('per channel'),
             Field::whole('command', 0, 0xFFFF, 'Command of the first function at its lowest value.', 0)->titled('Command'),
-            Field::whole('perValue', -0xFF, 0xFF, 'How much the command goes up with each value.', 1)->titled('a value'),
-            Field::whole('perFunction', -0xFFFF, 0xFFFF, 'How much the command goes up from function to function; if it is not said, the next power of two that holds all the values.')->nullable()->titled('a function'),
+            Field::whole('perValue', -0xFF, 0xFF, 'How much the command goes up with each value.', 1)->titled('per value'),
+            Field::whole('perFunction', -10_000, 10_000, 'How much the command goes up from function to function; if it is not said, the next power of two that holds all the values.')->nullable()->titled('per function'),
         );
     }
 
@@ -80,13 +81,13 @@ final readonly class IrSet
                         $values->whole('command') + $at * $perFunction + ($value - $lowest) * $values->whole('perValue'),
                         outputId: $output->id, action: Action::Set, order: $codeOrder, value: $value,
                     );
-                    $remark = self::remark($plan, $there, $code, $codes, $protocols);
-                    if ($remark === null) {
+                    [$left, $remark] = self::remark($plan, $there, $code, $codes, $protocols);
+                    if ($left === null) {
                         $codeOrder++;
                         $codes[] = $code;
                         $added[] = Operation::add($code);
                     }
-                    $cells[] = ['function' => $name, 'channel' => $output->channel, 'value' => $value, 'says' => IrWords::inShort($code), 'remark' => $remark];
+                    $cells[] = ['function' => $name, 'channel' => $output->channel, 'value' => $value, 'says' => IrWords::inShort($code), 'left' => $left?->value, 'remark' => $remark];
                 }
                 if ($added !== []) {
                     $operations = [...$operations, ...self::taking($output, $there, $span), ...$added];
@@ -113,27 +114,27 @@ final readonly class IrSet
 
     /**
      * @param  list<KeyCode>  $codes  those that the node has, and those laid out before
-     * @return string|null why a code cannot be, or need not be, added
+     * @return array{LeftOut|null, string|null} why a code cannot be, or need not be, added
      */
-    private static function remark(Plan $plan, ?Output $there, KeyCode $code, array $codes, Protocols $protocols): ?string
+    private static function remark(Plan $plan, ?Output $there, KeyCode $code, array $codes, Protocols $protocols): array
     {
         foreach ($there === null ? [] : $plan->keyCodesTo($there) as $known) {
             if ($known->action === Action::Set && $known->value === $code->value) {
-                return "there already, as {$known->name}";
+                return [LeftOut::There, "there already, as {$known->name}"];
             }
         }
         if ($code->address < 0 || $code->command < 0 || IrCodes::signal($code, $protocols) === null) {
             $protocol = $protocols->named($code->protocol);
 
-            return "beyond {$protocol->name()}: its addresses go to {$protocol->highestAddress()}, its commands to {$protocol->highestCommand()}";
+            return [LeftOut::Beyond, "beyond {$protocol->name()}: its addresses go to {$protocol->highestAddress()}, its commands to {$protocol->highestCommand()}"];
         }
         foreach ($codes as $other) {
             if ($other->address === $code->address && $other->command === $code->command && $other->protocol === $code->protocol) {
-                return "the same code as {$other->name}";
+                return [LeftOut::Twin, "the same code as {$other->name}"];
             }
         }
 
-        return null;
+        return [null, null];
     }
 
     private static function named(Plan $plan, Node $node, string $name): ?Output

@@ -11,8 +11,9 @@ final readonly class IrWords
 {
     public static function of(IrCommand $command, Protocols $protocols): string
     {
-        if ($command->protocol === 'pulse-distance') {
-            return sprintf('pulse distance 0x%X', $command->command);
+        $format = PulseFormat::tryParse($command->format);
+        if ($format !== null) {
+            return sprintf('%d bits 0x%0*X %s first', $format->bits, (int) ceil($format->bits / 4), $command->command, $format->lowFirst ? 'LSB' : 'MSB');
         }
         $name = $protocols->find($command->protocol)?->name() ?? $command->protocol;
 

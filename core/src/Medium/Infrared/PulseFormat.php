@@ -52,11 +52,45 @@ final readonly class PulseFormat
         );
     }
 
+    /** The same bits, read from the other end. */
+    public function turned(): self
+    {
+        return new self($this->timing, $this->bits, ! $this->lowFirst, $this->carrierHz, $this->gapNs);
+    }
+
+    /** What a value is when its bits are read from the other end. */
+    public function turnedValue(int $value): int
+    {
+        return Bits::fromHigh(Bits::low($value, $this->bits));
+    }
+
+    /** @return list<int> the bits of a value in the order in which they are sent */
+    public function sent(int $value): array
+    {
+        return $this->lowFirst ? Bits::low($value, $this->bits) : Bits::high($value, $this->bits);
+    }
+
+    /** As many bits, timed alike as far as a receiver can tell. */
+    public function isLike(self $other): bool
+    {
+        if ($this->bits !== $other->bits) {
+            return false;
+        }
+        $lengths = static fn (BitTiming $t): array => [$t->leadMarkNs, $t->leadSpaceNs, $t->zeroMarkNs, $t->zeroSpaceNs, $t->oneMarkNs, $t->oneSpaceNs];
+        foreach (array_map(null, $lengths($this->timing), $lengths($other->timing)) as [$one, $two]) {
+            if (! Tolerance::meets($one, $two)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     public function encode(int $value): Signal
     {
         OutOfRange::unless('command', $value, 0, (1 << $this->bits) - 1);
 
-        return $this->timing->signal($this->lowFirst ? Bits::low($value, $this->bits) : Bits::high($value, $this->bits), $this->carrierHz);
+        return $this->timing->signal($this->sent($value), $this->carrierHz);
     }
 
     public function decode(Signal $signal): ?int

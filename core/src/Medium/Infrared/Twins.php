@@ -22,10 +22,15 @@ final readonly class Twins
             $identity = self::identity($code, $protocols);
             if ($identity === null) {
                 $bare[$index] = $code;
-            } elseif (isset($first[$identity])) {
-                $pairs[] = [$first[$identity], $code];
             } else {
-                $first[$identity] = $code;
+                foreach ($first[$identity] ?? [] as $earlier) {
+                    if (IrCodes::same($earlier, $code, $protocols)) {
+                        $pairs[] = [$earlier, $code];
+
+                        continue 2;
+                    }
+                }
+                $first[$identity][] = $code;
             }
         }
         foreach ($bare as $index => $code) {
@@ -40,13 +45,15 @@ final readonly class Twins
         return $pairs;
     }
 
-    /** @return string|null null when only its timings are known, if those */
+    /** @return string|null what all that may be like it share; null when only its timings are known, if those */
     private static function identity(KeyCode $code, Protocols $protocols): ?string
     {
         $command = IrCodes::command($code, $protocols);
+        $format = PulseFormat::tryParse($command?->format);
 
         return match (true) {
-            $command !== null => "{$command->protocol} {$command->address} {$command->command} {$command->format}",
+            $command !== null && $format !== null => implode('', $format->sent($command->command)),
+            $command !== null => "{$command->protocol} {$command->address} {$command->command}",
             $code->number !== null => "{$code->protocol} {$code->number} {$code->format}",
             default => null,
         };

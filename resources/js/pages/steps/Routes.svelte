@@ -1,7 +1,8 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../lib/api';
-    import { actions, cellText, type Action } from '../../lib/actions';
+    import { actions, cellText, takesValue, type Action } from '../../lib/actions';
+    import { moveInGrid } from '../../lib/grid';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import Sign from '../../widgets/Sign.svelte';
@@ -103,6 +104,7 @@
                 change('route', existing.id, {
                     action,
                     pulseMs: action === 'pulse' ? (existing.pulseMs ?? 1000) : null,
+                    value: takesValue(action) ? existing.value : null,
                 }),
             );
         }
@@ -131,9 +133,14 @@
         );
     }
 
+    /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
+    function setValue(existing: Route, text: string): void {
+        const value = text === '' ? null : /^[-+]?\d+$/.test(text) ? Number(text) : text;
+        void workspace.edit(`${existing.action} ${text}`, change('route', existing.id, { value }));
+    }
+
     function focusCell(nextRow: number, nextColumn: number): void {
-        row = Math.min(rows.length - 1, Math.max(0, nextRow));
-        column = Math.min(columns.length - 1, Math.max(0, nextColumn));
+        [row, column] = [nextRow, nextColumn];
         table?.querySelector<HTMLElement>(`[data-cell="${row}-${column}"]`)?.focus();
     }
 
@@ -141,18 +148,10 @@
         if (event.ctrlKey || event.metaKey || event.altKey) {
             return;
         }
-        const moves: Record<string, [number, number]> = {
-            ArrowUp: [-1, 0],
-            ArrowDown: [1, 0],
-            ArrowLeft: [0, -1],
-            ArrowRight: [0, 1],
-            Home: [0, -column],
-            End: [0, columns.length],
-        };
-        const move = moves[event.key];
+        const next = moveInGrid(event, { row, column }, { rows: rows.length, columns: columns.length });
         const action = actions.find((one) => one.key === event.key.toLowerCase())?.action;
-        if (move !== undefined) {
-            focusCell(row + move[0], column + move[1]);
+        if (next !== null) {
+            focusCell(next.row, next.column);
         } else if (action !== undefined && control !== undefined && output !== undefined) {
             choose(control, output, action);
         } else if (
@@ -276,6 +275,17 @@
                             onsave={(text) => setPulse(route, text)}
                         /><span class="pb-1">s</span>
                     </div>
+                {/if}
+                {#if route !== undefined && takesValue(route.action)}
+                    <TextField
+                        label={route.action === 'step' ? 'Step by' : 'Value'}
+                        quiet
+                        mono
+                        class="w-[110px]"
+                        placeholder={route.action === 'set' ? 'as the control says' : '+1 or -1'}
+                        value={String(route.value ?? '')}
+                        onsave={(text) => setValue(route, text)}
+                    />
                 {/if}
                 {#if view !== undefined && route !== undefined}
                     <p class="text-soft pb-1">

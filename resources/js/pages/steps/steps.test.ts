@@ -60,6 +60,7 @@ function data(more: Partial<Workspace> = {}): Workspace {
             time: null,
         })),
         masters: [],
+        codeGrids: [],
         allOff: [],
         panels: [],
         pinTables: [],

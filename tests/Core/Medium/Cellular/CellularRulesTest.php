@@ -51,6 +51,25 @@ final class CellularRulesTest extends CoreTestCase
         yield 'a caller who is not' => ['cell-caller-unlisted', static fn () => $calls($lane([], [])), ['Post does not obey Ann']];
         yield 'a caller who is not, of a modem that obeys anyone' => ['cell-caller-unlisted', static fn () => $calls($lane(['obeys' => 'anyone'], [])), []];
 
+        $reads = static fn (array $modem): Sketch => $lane(['accessPoint' => 'internet.example', ...$modem])->control('frost', 'post', 'Frost', ControlKind::Reading, settings: ['unit' => '°C']);
+        yield 'an address in full' => ['cell-report-address', static fn () => $reads(['reportTo' => 'https://station.example/a?key=1']), []];
+        yield 'no address' => ['cell-report-address', static fn () => $reads([]), []];
+        yield 'no scheme' => ['cell-report-address', static fn () => $reads(['reportTo' => 'station.example']), ['Post reports to what is no web address']];
+        yield 'no machine' => ['cell-report-address', static fn () => $reads(['reportTo' => 'http:///report']), ['Post reports to what is no web address']];
+        yield 'another scheme' => ['cell-report-address', static fn () => $reads(['reportTo' => 'ftp://station.example/']), ['Post reports to what is no web address']];
+        yield 'a quote, which would end the command' => ['cell-report-address', static fn () => $reads(['reportTo' => 'http://station.example/"']), ['Post reports to what is no web address']];
+        yield 'a blank' => ['cell-report-address', static fn () => $reads(['reportTo' => 'http://station.example/a b']), ['Post reports to what is no web address']];
+        yield 'readings that make it too long' => [
+            'cell-report-address',
+            static fn () => array_reduce(range(1, 6), static fn (Sketch $s, int $n): Sketch => $s->control("r{$n}", 'post', str_repeat('Warm ', 6).$n, ControlKind::Reading), $reads(['reportTo' => 'https://station.example/'.str_repeat('a', 40)])),
+            ['Post reports to an address of 325 letters'],
+        ];
+        yield 'a report under lock' => ['cell-report-in-clear', static fn () => $reads(['reportTo' => 'https://station.example/']), []];
+        yield 'a report in the clear' => ['cell-report-in-clear', static fn () => $reads(['reportTo' => 'http://station.example/']), ['Post reports in the clear']];
+        yield 'a report of something' => ['cell-report-empty', static fn () => $reads(['reportTo' => 'https://station.example/']), []];
+        yield 'a report of nothing' => ['cell-report-empty', static fn () => $lane(['reportTo' => 'https://station.example/', 'accessPoint' => 'a']), ['Post reports, and reads nothing']];
+        yield 'a report by no way' => ['cell-report-empty', static fn () => $reads(['reportTo' => 'https://station.example/', 'accessPoint' => '']), ['Post has no access point for the web']];
+
         yield 'a list' => ['cell-obeys-anyone', static fn () => $calls($lane()), []];
         yield 'anyone' => ['cell-obeys-anyone', static fn () => $calls($lane(['obeys' => 'anyone'])), ['Post obeys anyone']];
         yield 'anyone, but there is nothing to obey' => ['cell-obeys-anyone', static fn () => $lane(['obeys' => 'anyone']), []];

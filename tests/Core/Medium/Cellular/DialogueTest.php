@@ -67,6 +67,40 @@ final class DialogueTest extends CoreTestCase
         self::assertSame("\r\nOK\r\n", $standin->hear("AT\r"));
     }
 
+    public function test_a_report_goes_out_with_every_reading_of_the_node(): void
+    {
+        [$plan, $modem] = self::post();
+        $standin = new ModemStandin;
+        foreach ([...Dialogue::bringUp($plan, $modem), ...Dialogue::report($plan, $modem)] as $step) {
+            self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), $step->send);
+        }
+        self::assertSame(['https://station.example/gate?frost=<frost>'], $standin->askedAddresses());
+    }
+
+    public function test_without_a_way_onto_the_network_the_modem_says_so(): void
+    {
+        $standin = new ModemStandin;
+        $standin->hear("ATE0\r");
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPACTION=0\r"), 'nothing was begun');
+        self::assertSame("\r\nOK\r\n", $standin->hear("AT+HTTPINIT\r"));
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPINIT\r"), 'it is open already');
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPACTION=0\r"), 'no address yet');
+        $standin->hear("AT+HTTPPARA=\"URL\",\"http://station.example/\"\r");
+        self::assertSame("\r\nOK\r\n\r\n+HTTPACTION: 0,601,0\r\n", $standin->hear("AT+HTTPACTION=0\r"));
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPREAD\r"));
+        $standin->hear("AT+CGACT=1,1\r");
+        self::assertSame("\r\nOK\r\n\r\n+HTTPACTION: 0,200,2\r\n", $standin->hear("AT+HTTPACTION=0\r"));
+        self::assertSame("\r\n+HTTPREAD: 2\r\nok\r\n\r\nOK\r\n", $standin->hear("AT+HTTPREAD\r"));
+        self::assertSame("\r\nOK\r\n", $standin->hear("AT+HTTPTERM\r"));
+        self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPTERM\r"));
+    }
+
+    public function test_nothing_is_reported_where_no_address_is_given(): void
+    {
+        $plan = self::sketch()->link('m', 'Mobile', 'cellular')->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem')->join('m', 'post', Role::Both, 'x')->plan();
+        self::assertSame([], Dialogue::report($plan, Modem::all($plan, self::knowledge()->catalogue)[0]));
+    }
+
     public function test_the_plan_decides_what_is_asked_for(): void
     {
         [$plan, $modem] = self::post();

@@ -7,9 +7,11 @@ namespace Tests\Core\Medium\Infrared;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Medium\Infrared\Capture\CaptureSession;
 use Rundfunk\Medium\Infrared\Capture\Press;
+use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
+use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Signal\CaptureRefused;
 use Rundfunk\Signal\CaptureText;
@@ -61,8 +63,64 @@ final class CaptureTest extends CoreTestCase
         self::assertNotNull($format);
         $frames = array_map(static fn (int $value): string => CaptureText::write($format->encode($value)), [0xE0E040BF, 0xE0E0807F, 0xE0E040BF]);
         $rows = self::session($frames, 500_000)->rows([], Protocols::standard());
-        self::assertSame(['pulse distance 0xE0E040BF', 'pulse distance 0xE0E0807F', 'pulse distance 0xE0E040BF'], array_column($rows, 'says'));
+        self::assertSame(['32 bits 0xE0E040BF MSB first', '32 bits 0xE0E0807F MSB first', '32 bits 0xE0E040BF MSB first'], array_column($rows, 'says'));
         self::assertSame([null, null, 1], array_column($rows, 'sameAs'));
+    }
+
+    public function test_bits_of_no_known_order_can_be_read_from_either_end_and_stay_the_same_key(): void
+    {
+        $format = self::format('lead=4500/4500 zero=600/500 one=600/1600 stop=600 bits=32 order=msb carrier=38000 gap=40000');
+        // An NEC frame of address 0x04 and command 0x08 is written 0x20DF10EF by those who read the first bit as the
+        // highest, and 0xF708FB04 (~command, command, ~address, address) by those who read it as the lowest. Common practice.
+        self::assertSame(0xF708FB04, $format->turnedValue(0x20DF10EF));
+        $row = self::session([CaptureText::write($format->encode(0x20DF10EF))], 500_000)->rows([], Protocols::standard())[0];
+        self::assertIsArray($row['turned']);
+        self::assertSame('32 bits 0xF708FB04 LSB first', $row['turned']['says']);
+        $lowFirst = self::learned($row['turned']['code']);
+        $highFirst = self::learned($row['code']);
+        $protocols = Protocols::standard();
+        self::assertSame($highFirst->format === null ? null : str_replace('msb', 'lsb', $highFirst->format), $lowFirst->format);
+        self::assertSame(IrCodes::signal($highFirst, $protocols)?->lengthsNs, IrCodes::signal($lowFirst, $protocols)?->lengthsNs);
+        self::assertTrue(IrCodes::same($highFirst, $lowFirst, $protocols));
+        self::assertSame('Power', self::session([CaptureText::write($format->encode(0x20DF10EF))], 500_000)->rows([$lowFirst], $protocols)[0]['known']);
+    }
+
+    public function test_where_a_protocol_says_the_order_there_is_nothing_to_turn(): void
+    {
+        self::assertSame([null, null], array_column(self::session([self::frame('nec', 4, 8), self::frame('rc5', 4, 8)], 500_000)->rows([], Protocols::standard()), 'turned'));
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function evenings(): iterable
+    {
+        $written = static fn (int $zero, int $one): string => "lead=4500/4500 zero=600/{$zero} one=600/{$one} stop=600 bits=32 order=msb carrier=38000 gap=40000";
+        yield 'the same evening' => [$written(500, 1_600), true];
+        yield 'another evening, measured a tenth longer' => [$written(550, 1_760), true];
+        yield 'another remote with twice the length' => [$written(1_000, 3_200), false];
+        yield 'fewer bits' => ['lead=4500/4500 zero=600/500 one=600/1600 stop=600 bits=31 order=msb carrier=38000 gap=40000', false];
+    }
+
+    #[DataProvider('evenings')]
+    public function test_two_captures_of_one_key_are_one_key(string $other, bool $same): void
+    {
+        $one = self::learned(['protocol' => 'pulse-distance', 'command' => 0x20DF10EE, 'format' => 'lead=4500/4500 zero=600/500 one=600/1600 stop=600 bits=32 order=msb carrier=38000 gap=40000']);
+        $two = self::learned(['protocol' => 'pulse-distance', 'command' => 0x20DF10EE, 'format' => $other]);
+        self::assertSame($same, IrCodes::same($one, $two, Protocols::standard()));
+        self::assertCount((int) $same, Twins::among([$one, $two], Protocols::standard()));
+    }
+
+    private static function format(string $text): PulseFormat
+    {
+        $format = PulseFormat::tryParse($text);
+        self::assertNotNull($format);
+
+        return $format;
+    }
+
+    /** @param  array<string, int|string|null>  $code */
+    private static function learned(array $code): KeyCode
+    {
+        return new KeyCode('01ARZ3NDEKTSV4RRFFQ69G5FAV', '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'Power', (string) $code['protocol'], null, (int) $code['command'], format: (string) $code['format']);
     }
 
     public function test_what_fits_nothing_is_kept_as_timings_and_matched_by_distance(): void

@@ -87,10 +87,19 @@ final readonly class CaptureSession
                 $press->sends,
                 $press->periodNs === null ? null : round($press->periodNs / 1e6, 1),
                 array_map(static fn (int $ns): int => (int) round($ns / 1000), $press->signal->lengthsNs),
+                self::turned($press, $protocols),
             );
         }
 
         return $rows;
+    }
+
+    /** @return array{says: string, code: array<string, int|string|null>}|null null where a protocol says in which order its bits come */
+    private static function turned(Press $press, Protocols $protocols): ?array
+    {
+        $command = $press->command?->turned();
+
+        return $command === null ? null : ['says' => IrWords::of($command, $protocols), 'code' => self::code(new Press($press->signal, $command))];
     }
 
     private function firstLike(Press $press, int $index): int

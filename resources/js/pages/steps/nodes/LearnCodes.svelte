@@ -22,6 +22,9 @@
     let text = $state('');
     let rows = $state<Row[] | null>(null);
     let problem = $state<string | null>(null);
+    /** Bits whose order no protocol says: the first that is sent may be the highest or the lowest. */
+    let lowFirst = $state(false);
+    const turnable = $derived((rows ?? []).some((row) => row.learned.turned !== null));
     const kept = $derived((rows ?? []).filter((row) => row.keep && row.name.trim() !== ''));
     const id = $props.id();
 
@@ -41,6 +44,11 @@
             rows = null;
             problem = 'problems' in error ? error.problems.map((one) => one.message).join('; ') : error.message;
         }
+    }
+
+    /** A row as it is read now: its bits from the one end or from the other. */
+    function reading(row: Row): { says: string; code: Record<string, unknown> } {
+        return lowFirst && row.learned.turned !== null ? row.learned.turned : row.learned;
     }
 
     async function choose(event: Event): Promise<void> {
@@ -66,7 +74,7 @@
                 operations.push(add('control', controlId, { nodeId: node.id, name, kind: 'key', order: keyOrder++ }));
             }
             operations.push(
-                add('keyCode', ulid(), { nodeId: node.id, name, controlId, order: codeOrder++, ...row.learned.code }),
+                add('keyCode', ulid(), { nodeId: node.id, name, controlId, order: codeOrder++, ...reading(row).code }),
             );
         }
         if (await workspace.edit(`Learn ${kept.length} codes of ${node.name}`, ...operations)) {
@@ -109,6 +117,25 @@
     </div>
     {#if problem}<p role="alert" class="text-danger mt-2">The capture {problem}</p>{/if}
     {#if rows !== null}
+        {#if turnable}
+            <fieldset class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+                <legend class="sr-only">Order of the bits</legend>
+                <span class="text-soft"
+                    >No known protocol says in which order these bits come. Read the first as the</span
+                >
+                {#each [false, true] as low (low)}
+                    <label class="flex items-center gap-2"
+                        ><input
+                            type="radio"
+                            name="{id}-order"
+                            checked={lowFirst === low}
+                            onchange={() => (lowFirst = low)}
+                            class="text-accent border-soft bg-sheet"
+                        />{low ? 'lowest (LSB first)' : 'highest (MSB first)'}</label
+                    >
+                {/each}
+            </fieldset>
+        {/if}
         <table class="ledger mt-3" aria-label="Presses">
             <thead
                 ><tr
@@ -135,7 +162,7 @@
                                 class="bg-sheet border-rule text-ink h-[29px] w-full rounded-[4px] border px-2"
                             /></td
                         >
-                        <td class="mono">{row.learned.says}</td>
+                        <td class="mono">{reading(row).says}</td>
                         <td
                             >{#if row.learned.lengthsUs.length > 0}<PulseStrip
                                     lengthsUs={row.learned.lengthsUs}

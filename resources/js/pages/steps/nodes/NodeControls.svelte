@@ -93,8 +93,10 @@
             <table class="ledger">
                 <thead
                     ><tr
-                        ><th class="w-[30%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
-                        ><th class="w-[17%]">Kind</th><th>On</th><th><span class="sr-only">Remove</span></th></tr
+                        ><th class="w-[27%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
+                        ><th class={list.kinds.length === 1 ? 'w-[11%]' : 'w-[17%]'}>Kind</th><th
+                            >{list.rows.some((row) => kindOf(row)?.wired) ? 'On' : 'Details'}</th
+                        ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
                     ></thead
                 >
                 <tbody>
@@ -113,20 +115,21 @@
                                 /></td
                             >
                             <td
-                                ><SelectField
-                                    label="Kind of {row.thing.name}"
-                                    quiet
-                                    value={row.thing.kind}
-                                    items={list.kinds.map((kind) => ({ value: kind.key, name: kind.name }))}
-                                    onsave={(kind) =>
-                                        workspace.edit(
-                                            `${row.thing.name}: ${kind}`,
-                                            change(row.kind, row.thing.id, { kind }),
-                                        )}
-                                /></td
+                                >{#if list.kinds.length === 1 && list.kinds[0]?.key === row.thing.kind}{list.kinds[0]
+                                        .name}{:else}<SelectField
+                                        label="Kind of {row.thing.name}"
+                                        quiet
+                                        value={row.thing.kind}
+                                        items={list.kinds.map((kind) => ({ value: kind.key, name: kind.name }))}
+                                        onsave={(kind) =>
+                                            workspace.edit(
+                                                `${row.thing.name}: ${kind}`,
+                                                change(row.kind, row.thing.id, { kind }),
+                                            )}
+                                    />{/if}</td
                             >
                             <td>
-                                <div class="flex flex-wrap items-end gap-x-3 gap-y-1">
+                                <div class="flex flex-wrap items-end gap-x-2 gap-y-1">
                                     {#if kindOf(row)?.wired}<div class="flex grow items-end">
                                             <SelectField
                                                 label="Channel of {row.thing.name}"
@@ -149,6 +152,19 @@
                                                     )}
                                             />
                                         </div>{/if}
+                                    {#if row.thing.kind === 'function'}<TextField
+                                            label="Channel"
+                                            spoken="Channel of {row.thing.name}"
+                                            mono
+                                            class="w-[52px]"
+                                            placeholder="any"
+                                            value={row.channel ?? ''}
+                                            onsave={(text) =>
+                                                workspace.edit(
+                                                    `Channel of ${row.thing.name}`,
+                                                    change('output', row.thing.id, { channel: text || null }),
+                                                )}
+                                        />{/if}
                                     {#each kindOf(row)?.settings ?? [] as field (field.name)}
                                         <SettingInput
                                             {field}
