@@ -49,6 +49,12 @@ for (const theme of ['light', 'dark'] as const) {
             await page.getByRole('link', { name: 'Heater remote' }).click();
             await expect(page.getByRole('heading', { name: 'Learn from a capture or a keymap' })).toBeVisible();
             await sound(page);
+            await page.getByRole('link', { name: 'Toy diggers' }).click();
+            await page.getByText('Lay out a set whose codes count up').click();
+            await page.getByRole('button', { name: 'Lay it out' }).click();
+            await expect(page.getByRole('table', { name: 'The set' })).toBeVisible();
+            await page.getByText('28 codes, one by one').click();
+            await sound(page);
             await page.getByRole('link', { name: 'Calculators' }).click();
             const calculators = page.getByRole('navigation', { name: 'Calculators' }).getByRole('link');
             await expect(calculators).not.toHaveCount(0);

@@ -33,24 +33,23 @@
     const routes = $derived(
         new Map(data.document.routes.map((route) => [`${route.controlId} ${route.outputId}`, route])),
     );
-    const troubled = $derived(
-        new Map(
-            data.findings
-                .filter((finding) => !workspace.accepted.has(finding.id))
-                .flatMap((finding) =>
-                    finding.at.kind === 'route'
-                        ? [[finding.at.id, finding] as const]
-                        : finding.at.kind === 'hop'
-                          ? [
-                                [
-                                    data.document.hops.find((hop) => hop.id === finding.at.id)?.routeId ?? '',
-                                    finding,
-                                ] as const,
-                            ]
-                          : [],
-                ),
-        ),
-    );
+    /** What is still to be said of each route, of the route itself and of its hops, the gravest first as the core lists them. */
+    const troubled = $derived.by(() => {
+        const routeOf = new Map(data.document.hops.map((hop) => [hop.id, hop.routeId]));
+        const found: Record<string, Schemas['Finding'][]> = {};
+        for (const finding of data.findings.filter((one) => !workspace.accepted.has(one.id))) {
+            const id =
+                finding.at.kind === 'route'
+                    ? finding.at.id
+                    : finding.at.kind === 'hop'
+                      ? routeOf.get(finding.at.id)
+                      : undefined;
+            if (id !== undefined) {
+                (found[id] ??= []).push(finding);
+            }
+        }
+        return found;
+    });
 
     let row = $state(0);
     let column = $state(0);
@@ -62,7 +61,7 @@
         control === undefined || output === undefined ? undefined : routes.get(`${control.id} ${output.id}`),
     );
     const view = $derived(data.routes.find((one) => one.routeId === route?.id));
-    const finding = $derived(route === undefined ? undefined : troubled.get(route.id));
+    const findings = $derived(route === undefined ? [] : (troubled[route.id] ?? []));
     const fitting = $derived(catalogue.controlKinds.find((one) => one.key === control?.kind)?.actions ?? []);
 
     $effect(() => {
@@ -184,7 +183,7 @@
         <table bind:this={table} role="grid" aria-label="Switch table" class="border-collapse" onkeydown={key}>
             <thead class="bg-sheet sticky top-0 z-10">
                 <tr>
-                    <td colspan="2"></td>
+                    <td class="bg-sheet border-rule sticky left-0 border-r"></td>
                     {#each groups as group (group.node.id)}<th
                             scope="colgroup"
                             colspan={group.outputs.length}
@@ -192,7 +191,7 @@
                         >{/each}
                 </tr>
                 <tr class="border-rule border-b">
-                    <td colspan="2"></td>
+                    <td class="bg-sheet border-rule sticky left-0 border-r"></td>
                     {#each columns as one, at (one.output.id)}<th
                             scope="col"
                             id="c{at}"
@@ -205,11 +204,16 @@
             <tbody>
                 {#each rows as line, at (line.control.id)}
                     <tr class="border-rule border-b">
-                        <th scope="row" class="px-3 py-1 text-left font-medium whitespace-nowrap"
-                            >{#if line.first}{line.node.name}{:else}<span class="sr-only">{line.node.name}</span
-                                >{/if}</th
+                        <th
+                            scope="row"
+                            class="bg-sheet border-rule sticky left-0 z-[5] border-r px-3 py-1 text-left font-medium whitespace-nowrap"
+                            ><span class="flex gap-3"
+                                ><span class="w-[104px] truncate"
+                                    >{#if line.first}{line.node.name}{:else}<span class="sr-only">{line.node.name}</span
+                                        >{/if}</span
+                                ><span class="text-soft font-normal">{line.control.name}</span></span
+                            ></th
                         >
-                        <td id="r{at}" class="text-soft px-2 whitespace-nowrap">{line.control.name}</td>
                         {#each columns as one, across (one.output.id)}
                             {@const cell = routes.get(`${line.control.id} ${one.output.id}`)}
                             {@const chosen = at === row && across === column}
@@ -222,15 +226,15 @@
                                     .name}: {cell ? cellText(cell) : 'none'}"
                                 onfocus={() => ([row, column] = [at, across])}
                                 onclick={() => focusCell(at, across)}
-                                class="mono h-[31px] min-w-[58px] cursor-default px-2 whitespace-nowrap {one.first
+                                class="mono h-[31px] min-w-[58px] scroll-mt-[90px] scroll-ml-[290px] cursor-default px-2 whitespace-nowrap {one.first
                                     ? 'border-rule border-l'
                                     : ''} {chosen ? 'bg-tint outline-accent outline-2 -outline-offset-2' : ''} {cell &&
-                                troubled.has(cell.id)
+                                troubled[cell.id]
                                     ? 'border-b-fault border-b-2'
                                     : ''}"
-                                >{cell ? cellText(cell) : ''}{#if cell && troubled.has(cell.id)}<span
+                                >{cell ? cellText(cell) : ''}{#if cell && troubled[cell.id]}<span
                                         class="text-fault"
-                                        title={troubled.get(cell.id)?.title}
+                                        title={troubled[cell.id]?.[0]?.title}
                                     >
                                         !</span
                                     >{/if}</td
@@ -281,8 +285,8 @@
                         label={route.action === 'step' ? 'Step by' : 'Value'}
                         quiet
                         mono
-                        class="w-[110px]"
-                        placeholder={route.action === 'set' ? 'as the control says' : '+1 or -1'}
+                        class="w-[160px]"
+                        placeholder={route.action === 'set' ? 'from the control' : '+1 or -1'}
                         value={String(route.value ?? '')}
                         onsave={(text) => setValue(route, text)}
                     />
@@ -322,7 +326,7 @@
                 </div>
             {/if}
             <OutputMasters {output} {masters} {index} {catalogue} />
-            {#if finding !== undefined}
+            {#each findings as finding (finding.id)}
                 <p class="mt-2 flex items-center gap-2">
                     <Sign severity={finding.severity} size={16} /> <b class="font-medium">{finding.title}.</b>
                     <span class="text-soft">{finding.remedy}</span>
@@ -332,7 +336,7 @@
                             >{finding.fix.label}</Button
                         >{/if}
                 </p>
-            {/if}
+            {/each}
         </section>
     {/if}
 {/if}
