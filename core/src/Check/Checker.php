@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use Rundfunk\Edit\Edited;
+use Rundfunk\Edit\Reach;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
@@ -35,12 +36,20 @@ final readonly class Checker
     {
         $known = $before->byRule();
         $kinds = $edited->kinds();
+        $reach = Reach::of($edited);
+        $around = $reach->surroundings();
         $byRule = [];
         foreach ($this->rules as $rule) {
             $touched = $edited->touchesParticulars() || array_filter($rule->reads(), static fn (ThingKind $kind): bool => in_array($kind, $kinds, true)) !== [];
-            $byRule[$rule->key()] = $touched || ! isset($known[$rule->key()])
-                ? $this->run($rule, $edited->plan)
-                : $known[$rule->key()];
+            $found = $known[$rule->key()] ?? null;
+            $byRule[$rule->key()] = match (true) {
+                $found !== null && ! $touched => $found,
+                $found !== null && $around !== null && $rule instanceof LooksNearby => [
+                    ...array_filter($found, static fn (Finding $finding): bool => ! $reach->feels($finding->at->kind, $finding->at->id)),
+                    ...array_filter($this->run($rule, $around), static fn (Finding $finding): bool => $reach->feels($finding->at->kind, $finding->at->id)),
+                ],
+                default => $this->run($rule, $edited->plan),
+            };
         }
 
         return new Findings($byRule);

@@ -10,9 +10,13 @@ use Rundfunk\Plan\Shape\Values;
 /** What was found in one version of a plan, by rule. */
 final readonly class Findings
 {
+    /** @var array<string, list<Finding>> */
+    private array $byRule;
+
     /** @param  array<string, list<Finding>>  $byRule in the order of the rules */
-    public function __construct(private array $byRule)
+    public function __construct(array $byRule)
     {
+        $this->byRule = array_map(self::inOrder(...), $byRule);
     }
 
     /** @return list<Finding> gravest first, then in the order of the rules */
@@ -22,6 +26,23 @@ final readonly class Findings
         usort($all, static fn (Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
 
         return $all;
+    }
+
+    /**
+     * By the names that users gave, so that no list depends on the order in which rules go through a plan.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private static function inOrder(array $findings): array
+    {
+        usort($findings, static function (Finding $one, Finding $other): int {
+            $byName = strnatcasecmp($one->at->where, $other->at->where);
+
+            return $byName !== 0 ? $byName : [$one->title, $one->id()] <=> [$other->title, $other->id()];
+        });
+
+        return $findings;
     }
 
     /** @return array<string, list<Finding>> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Edit;
 
 use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\Thing;
@@ -19,8 +20,11 @@ final class EditInProgress
     /** @var array<string, array<string, true>> */
     private array $touched = [];
 
-    public function __construct(public readonly PlanDraft $draft)
+    public readonly PlanDraft $draft;
+
+    public function __construct(private readonly Plan $before)
     {
+        $this->draft = $before->draft();
     }
 
     public function holds(string $id): bool
@@ -79,6 +83,7 @@ final class EditInProgress
     public function done(): Edited
     {
         return new Edited(
+            $this->before,
             $this->draft->plan(),
             array_reverse($this->inverse),
             array_map(static fn (array $ids): array => array_map(strval(...), array_keys($ids)), $this->touched),

@@ -11,10 +11,11 @@ use Rundfunk\Plan\ThingKind;
 final readonly class Edited
 {
     /**
+     * @param  Plan  $before  the plan as it was
      * @param  list<Operation>  $inverse  would undo it
      * @param  array<string, list<string>>  $touched  ids by kind ("plan" for the plan itself): added, changed or removed
      */
-    public function __construct(public Plan $plan, public array $inverse, public array $touched)
+    public function __construct(public Plan $before, public Plan $plan, public array $inverse, public array $touched)
     {
     }
 

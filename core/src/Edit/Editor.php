@@ -32,7 +32,7 @@ final readonly class Editor
      */
     public function apply(Plan $plan, iterable $operations): Edited
     {
-        $work = new EditInProgress($plan->draft());
+        $work = new EditInProgress($plan);
         $problems = new Problems;
         $index = 0;
         foreach ($operations as $operation) {

@@ -20,11 +20,14 @@ final readonly class CodeGrids
     /** A grid wider than this shows only what is learned or asked for. */
     private const WIDEST = 64;
 
-    /** @return list<array<string, mixed>> */
-    public static function of(Plan $plan, Media $media): array
+    /**
+     * @param  list<Node>|null  $nodes  only these; null for all
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Plan $plan, Media $media, ?array $nodes = null): array
     {
         $grids = [];
-        foreach ($plan->nodes() as $node) {
+        foreach ($nodes ?? $plan->nodes() as $node) {
             $functions = $node->kind === NodeKind::Fixture ? $plan->outputsOf($node) : [];
             $columns = self::columns($plan, $functions);
             if ($columns !== []) {

@@ -15,11 +15,14 @@ use Rundfunk\Plan\Route;
 /** Each output that several controls drive: who they are, and what each does to it as it stands. */
 final readonly class MasterViews
 {
-    /** @return list<array<string, mixed>> */
-    public static function of(Plan $plan): array
+    /**
+     * @param  list<Output>|null  $outputs  only these; null for all
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Plan $plan, ?array $outputs = null): array
     {
         $views = [];
-        foreach ($plan->outputs() as $output) {
+        foreach ($outputs ?? $plan->outputs() as $output) {
             $routes = $plan->routesTo($output);
             if (count($routes) > 1) {
                 $views[] = [

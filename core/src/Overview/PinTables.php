@@ -13,11 +13,14 @@ use Rundfunk\Plan\Plan;
 /** Every pin of every board, and what is on it. */
 final readonly class PinTables
 {
-    /** @return list<array<string, mixed>> */
-    public static function of(Plan $plan, Catalogue $catalogue): array
+    /**
+     * @param  list<Node>|null  $nodes  only these; null for all
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Plan $plan, Catalogue $catalogue, ?array $nodes = null): array
     {
         $tables = [];
-        foreach ($plan->nodes() as $node) {
+        foreach ($nodes ?? $plan->nodes() as $node) {
             $board = $catalogue->boardOf($node);
             if ($board === null) {
                 continue;

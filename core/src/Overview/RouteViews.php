@@ -13,6 +13,7 @@ use Rundfunk\Path\Paths;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
 use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
 use Rundfunk\Timing\Segment;
@@ -20,13 +21,16 @@ use Rundfunk\Timing\Segment;
 /** Each route's way and reaction time, as screens show them. */
 final readonly class RouteViews
 {
-    /** @return list<array<string, mixed>> in the order of the plan */
-    public static function of(Plan $plan, Knowledge $knowledge): array
+    /**
+     * @param  list<Route>|null  $routes  only these; null for all
+     * @return list<array<string, mixed>> in the order of the plan
+     */
+    public static function of(Plan $plan, Knowledge $knowledge, ?array $routes = null): array
     {
         $paths = new Paths($plan);
         $timer = new ReactionTimer($plan, $knowledge);
         $views = [];
-        foreach ($plan->routes() as $route) {
+        foreach ($routes ?? $plan->routes() as $route) {
             $hops = [];
             foreach ($paths->hops($route) ?? [] as $hop) {
                 $medium = $knowledge->media->named($plan->link($hop->linkId)->medium);

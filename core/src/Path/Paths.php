@@ -26,14 +26,14 @@ final class Paths
     /** The hops in the plan lead from the control to the output, each over a link between ends that may send and receive. */
     public function holds(Route $route): bool
     {
-        $at = $this->plan->control($route->controlId)->nodeId;
+        $start = $this->plan->control($route->controlId)->nodeId;
+        $at = $start;
         foreach ($this->plan->hopsOf($route) as $hop) {
             $from = $this->plan->endpoint($hop->fromId);
             $to = $this->plan->endpoint($hop->toId);
             $sound = $from->nodeId === $at && $from->linkId === $hop->linkId && $to->linkId === $hop->linkId
                 && $from->role->sends() && $to->role->receives();
-            $handsOn = $at === $this->plan->control($route->controlId)->nodeId || ! $this->plan->node($at)->kind->isBought();
-            if (! $sound || ! $handsOn) {
+            if (! $sound || ($at !== $start && $this->plan->node($at)->kind->isBought())) {
                 return false;
             }
             $at = $to->nodeId;

@@ -325,9 +325,18 @@ final class Plan
     private function sort(string $class): array
     {
         $things = array_values($this->things[$class::kind()->value] ?? []);
-        $orders = array_map(self::order(...), $things);
-        $ids = array_map(static fn (Thing $thing): string => $thing->id(), $things);
-        array_multisort($orders, SORT_ASC, SORT_NUMERIC, $ids, SORT_ASC, SORT_STRING, $things);
+        $orders = [];
+        $ids = [];
+        $sorted = true;
+        foreach ($things as $at => $thing) {
+            $orders[] = self::order($thing);
+            $ids[] = $thing->id();
+            $sorted = $sorted && ($at === 0 || [$orders[$at - 1], $ids[$at - 1]] < [$orders[$at], $ids[$at]]);
+        }
+        // A file's and a database's lists mostly are in order; sorting thousands to find that out is dear.
+        if (! $sorted) {
+            array_multisort($orders, SORT_ASC, SORT_NUMERIC, $ids, SORT_ASC, SORT_STRING, $things);
+        }
 
         return $things;
     }
@@ -335,6 +344,7 @@ final class Plan
     private static function order(Thing $thing): int
     {
         return match (true) {
+            $thing instanceof PinUse => 0,
             $thing instanceof Address => $thing->pipe,
             $thing instanceof Route, $thing instanceof Hop, $thing instanceof Node, $thing instanceof Module, $thing instanceof Control,
             $thing instanceof Output, $thing instanceof Endpoint, $thing instanceof Link, $thing instanceof Place, $thing instanceof KeyCode => $thing->order,

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** An action that its control cannot give: a latching switch cannot toggle. */
-final readonly class ActionUnfit implements Rule
+final readonly class ActionUnfit implements LooksNearby
 {
     public function key(): string
     {

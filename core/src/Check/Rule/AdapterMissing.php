@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\DerivedId;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class AdapterMissing implements Rule
+final readonly class AdapterMissing implements LooksNearby
 {
     public function key(): string
     {

@@ -6,14 +6,14 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
 /** A module needs a bus whose pins the board lacks, or has given away. */
-final readonly class BusPinsMissing implements Rule
+final readonly class BusPinsMissing implements LooksNearby
 {
     public function key(): string
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 
 /** A control or an output that is on no channel of any module of its node. */
-final readonly class ChannelMissing implements Rule
+final readonly class ChannelMissing implements LooksNearby
 {
     public function key(): string
     {

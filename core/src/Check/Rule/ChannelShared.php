@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Two outputs on one relay channel, or two controls on one key. */
-final readonly class ChannelShared implements Rule
+final readonly class ChannelShared implements LooksNearby
 {
     public function key(): string
     {

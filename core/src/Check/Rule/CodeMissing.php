@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +14,7 @@ use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class CodeMissing implements Rule
+final readonly class CodeMissing implements LooksNearby
 {
     public function key(): string
     {

@@ -7,7 +7,7 @@ namespace Rundfunk\Check\Rule;
 use Rundfunk\Assign\Codes;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Two different commands with one code at one receiver. */
-final readonly class CodeShared implements Rule
+final readonly class CodeShared implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +13,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** Something hangs on the pins that the board is programmed over. */
-final readonly class ConsolePinTaken implements Rule
+final readonly class ConsolePinTaken implements LooksNearby
 {
     public function key(): string
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class ControlWithoutRoute implements Rule
+final readonly class ControlWithoutRoute implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 
 /** An end of a link on a node that has no part for it, or whose part cannot do what the end is to do, or is on another link. */
-final readonly class EndpointWithoutModule implements Rule
+final readonly class EndpointWithoutModule implements LooksNearby
 {
     public function key(): string
     {

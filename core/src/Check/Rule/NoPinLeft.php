@@ -8,7 +8,7 @@ use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
 /** More is asked of a board than it has pins for. Says what to drop, or what would make room. */
-final readonly class NoPinLeft implements Rule
+final readonly class NoPinLeft implements LooksNearby
 {
     public function key(): string
     {

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class NodeWithoutBoard implements Rule
+final readonly class NodeWithoutBoard implements LooksNearby
 {
     public function key(): string
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -20,7 +20,7 @@ use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\ThingKind;
 
 /** Off is to win until a hand switches on, and no hand can. */
-final readonly class OffForGood implements Rule
+final readonly class OffForGood implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +13,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** The pin has no such function, or the board has no such pin. */
-final readonly class PinIncapable implements Rule
+final readonly class PinIncapable implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +13,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** Two terminals on one pin. Terminals on the same line of one bus share it rightly. */
-final readonly class PinUsedTwice implements Rule
+final readonly class PinUsedTwice implements LooksNearby
 {
     public function key(): string
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +17,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** Terminals still without a pin, for which there is room. */
-final readonly class PinsUnassigned implements Rule
+final readonly class PinsUnassigned implements LooksNearby
 {
     public function key(): string
     {

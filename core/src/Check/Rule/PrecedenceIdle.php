@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\ThingKind;
 
 /** A switch that holds is to win, and no master of the output holds it. */
-final readonly class PrecedenceIdle implements Rule
+final readonly class PrecedenceIdle implements LooksNearby
 {
     public function key(): string
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -20,7 +20,7 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** Two routes that want one output in different states at the same time. */
-final readonly class RoutesFight implements Rule
+final readonly class RoutesFight implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +13,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** On some boards the bus's own select pin must stay an output, or the board stops being the controller of its bus. */
-final readonly class SelectPinAsInput implements Rule
+final readonly class SelectPinAsInput implements LooksNearby
 {
     public function key(): string
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +13,7 @@ use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
 
 /** A module holds a boot-strap pin at the level that keeps the board from starting. */
-final readonly class StrapPinPulled implements Rule
+final readonly class StrapPinPulled implements LooksNearby
 {
     public function key(): string
     {

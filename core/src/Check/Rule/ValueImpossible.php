@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** A value is asked of something that is only on or off. */
-final readonly class ValueImpossible implements Rule
+final readonly class ValueImpossible implements LooksNearby
 {
     public function key(): string
     {

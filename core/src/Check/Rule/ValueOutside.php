@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -21,7 +21,7 @@ use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\ValueSpan;
 
 /** A value that its output does not have, asked for by a route or given to a learned code. */
-final readonly class ValueOutside implements Rule
+final readonly class ValueOutside implements LooksNearby
 {
     public function key(): string
     {

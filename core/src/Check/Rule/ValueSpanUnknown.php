@@ -6,7 +6,7 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** Something is set to values, and nobody has said from where to where they go. */
-final readonly class ValueSpanUnknown implements Rule
+final readonly class ValueSpanUnknown implements LooksNearby
 {
     public function key(): string
     {

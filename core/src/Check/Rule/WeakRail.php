@@ -8,7 +8,7 @@ use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Catalogue\Rail;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\DerivedId;
@@ -22,7 +22,7 @@ use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 
 /** More current is drawn from a board's own supply pin than it can give: above all by an amplified radio from a weak 3.3 V pin. */
-final readonly class WeakRail implements Rule
+final readonly class WeakRail implements LooksNearby
 {
     public function key(): string
     {
