@@ -171,12 +171,34 @@ final class Components
                 ])),
                 'unwired' => Schema::listOf(Schema::object(['moduleId' => Schema::text(), 'terminal' => Schema::text(), 'what' => Schema::text()])),
             ]),
+            'Changes' => self::changes(),
             'Workspace' => Schema::object([
                 'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
                 'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'allOff' => Schema::listOf(Schema::text()), 'codeGrids' => Schema::listOf(Schema::ref('CodeGrid')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
                 'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
             ]),
         ];
+    }
+
+    /**
+     * An edit's answer.
+     *
+     * @return array<string, mixed>
+     */
+    private static function changes(): array
+    {
+        $part = static fn (string $name): array => Schema::object(['put' => Schema::listOf(Schema::ref($name)), 'gone' => Schema::listOf(Schema::text())]);
+        $things = [];
+        foreach (ThingKind::cases() as $kind) {
+            $things[$kind->plural()] = $part(ucfirst($kind->value));
+        }
+
+        return Schema::object([
+            'from' => Schema::whole(), 'version' => Schema::whole(), 'plan' => Schema::ref('Particulars'), 'things' => Schema::object($things),
+            'routes' => $part('RouteView'), 'masters' => $part('MasterView'), 'codeGrids' => $part('CodeGrid'), 'panels' => $part('Panel'), 'pinTables' => $part('PinTable'),
+            'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'), 'allOff' => Schema::listOf(Schema::text()),
+            'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
+        ]);
     }
 
     /**

@@ -28,18 +28,18 @@ final readonly class PlanEditing
      * @throws StaleVersion when the plan has moved on
      * @throws PlanRefused when an operation cannot be done
      */
-    public function apply(PlanRecord $record, User $user, EditRequest $edit): LoadedPlan
+    public function apply(PlanRecord $record, User $user, EditRequest $edit): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user, $edit): LoadedPlan {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user, $edit): KeptEdit {
             if ($edit->version !== $loaded->version) {
                 throw StaleVersion::of($record, $edit->version);
             }
             $edited = (new Editor($this->knowledge))->apply($loaded->plan, $edit->operations);
-            $after = $this->keep($record, $loaded, $edited);
+            $kept = $this->keep($record, $loaded, $edited);
             $record->editsOf($user, EditState::Undone)->update(['state' => EditState::Gone]);
             $record->edits()->create([
                 'user_id' => $user->id,
-                'version' => $after->version,
+                'version' => $kept->after->version,
                 'label' => $edit->label === '' ? 'Edit' : $edit->label,
                 'state' => EditState::Done,
                 'operations' => $edit->operations,
@@ -47,14 +47,14 @@ final readonly class PlanEditing
                 'touched' => $edited->touched,
             ]);
 
-            return $after;
+            return $kept;
         });
     }
 
     /** @throws UndoRefused */
-    public function undo(PlanRecord $record, User $user): LoadedPlan
+    public function undo(PlanRecord $record, User $user): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): LoadedPlan {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): KeptEdit {
             $last = $record->editsOf($user, EditState::Done)->latest('id')->first()
                 ?? throw UndoRefused::nothingToUndo();
 
@@ -63,9 +63,9 @@ final readonly class PlanEditing
     }
 
     /** @throws UndoRefused */
-    public function redo(PlanRecord $record, User $user): LoadedPlan
+    public function redo(PlanRecord $record, User $user): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): LoadedPlan {
+        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): KeptEdit {
             $next = $record->editsOf($user, EditState::Undone)->oldest('id')->first()
                 ?? throw UndoRefused::nothingToRedo();
 
@@ -74,7 +74,7 @@ final readonly class PlanEditing
     }
 
     /** @param  list<array<string, mixed>>  $raw */
-    private function replay(PlanRecord $record, LoadedPlan $loaded, EditRecord $edit, array $raw, EditState $state): LoadedPlan
+    private function replay(PlanRecord $record, LoadedPlan $loaded, EditRecord $edit, array $raw, EditState $state): KeptEdit
     {
         $this->refuseIfTouchedSince($record, $edit);
         $operations = [];
@@ -86,10 +86,10 @@ final readonly class PlanEditing
         } catch (PlanRefused) {
             throw UndoRefused::inTheWay($edit->label);
         }
-        $after = $this->keep($record, $loaded, $edited);
-        $edit->fill(['state' => $state, 'version' => $after->version, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
+        $kept = $this->keep($record, $loaded, $edited);
+        $edit->fill(['state' => $state, 'version' => $kept->after->version, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
 
-        return $after;
+        return $kept;
     }
 
     private function refuseIfTouchedSince(PlanRecord $record, EditRecord $edit): void
@@ -104,18 +104,18 @@ final readonly class PlanEditing
         }
     }
 
-    private function keep(PlanRecord $record, LoadedPlan $loaded, Edited $edited): LoadedPlan
+    private function keep(PlanRecord $record, LoadedPlan $loaded, Edited $edited): KeptEdit
     {
         $findings = (new Checker($this->knowledge))->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
-        return new LoadedPlan($edited->plan, $record->version, $findings);
+        return new KeptEdit($loaded->version, new LoadedPlan($edited->plan, $record->version, $findings), $edited);
     }
 
-    /** @param  Closure(LoadedPlan): LoadedPlan  $change */
-    private function within(PlanRecord $record, Closure $change): LoadedPlan
+    /** @param  Closure(LoadedPlan): KeptEdit  $change */
+    private function within(PlanRecord $record, Closure $change): KeptEdit
     {
-        return Transaction::of(function () use ($record, $change): LoadedPlan {
+        return Transaction::of(function () use ($record, $change): KeptEdit {
             $query = PlanRecord::query()->whereKey($record->id);
             $query->lockForUpdate();
             $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);

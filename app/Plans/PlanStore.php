@@ -40,8 +40,8 @@ final readonly class PlanStore
     {
         $draft = new PlanDraft(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note));
         foreach (ThingKind::cases() as $kind) {
-            foreach (ThingRecord::of($kind, $record->id)->toBase()->get() as $row) {
-                $draft->put(ThingTables::thing($kind, get_object_vars($row)));
+            foreach (ThingTables::things($kind, ThingRecord::of($kind, $record->id)->toBase()->get()) as $thing) {
+                $draft->put($thing);
             }
         }
         $plan = $draft->plan();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use Closure;
 use Illuminate\Support\Str;
 use Rundfunk\Plan\Shape\FlagType;
 use Rundfunk\Plan\Shape\ListType;
@@ -36,23 +37,39 @@ final readonly class ThingTables
         return $row;
     }
 
-    /** @param  array<array-key, mixed>  $row */
-    public static function thing(ThingKind $kind, array $row): Thing
+    /**
+     * @param  iterable<object>  $rows
+     * @return iterable<Thing>
+     */
+    public static function things(ThingKind $kind, iterable $rows): iterable
     {
-        $values = [];
-        foreach ($kind->shape()->fields as $name => $field) {
-            $value = $row[Str::snake($name)] ?? null;
-            $values[$name] = match (true) {
-                $value === null => null,
-                $field->type instanceof FlagType => (bool) $value,
-                $field->type instanceof NumberType => is_numeric($value) ? (float) $value : null,
-                $field->type instanceof WholeType => is_numeric($value) ? (int) $value : null,
-                $field->type instanceof SettingsType, $field->type instanceof ListType => is_string($value) ? json_decode($value, true, 8, JSON_THROW_ON_ERROR) : [],
-                default => $value,
-            };
-        }
         $class = $kind->thing();
+        $columns = self::columns($kind);
+        foreach ($rows as $row) {
+            $given = get_object_vars($row);
+            $values = [];
+            foreach ($columns as [$name, $column, $read]) {
+                $value = $given[$column] ?? null;
+                $values[$name] = $value === null || $read === null ? $value : $read($value);
+            }
+            yield $class::from(new Values($values));
+        }
+    }
 
-        return $class::from(new Values($values));
+    /** @return list<array{string, string, (Closure(mixed): mixed)|null}> field, column, and how what the database gives becomes a value; null where it is one */
+    private static function columns(ThingKind $kind): array
+    {
+        $columns = [];
+        foreach ($kind->shape()->fields as $name => $field) {
+            $columns[] = [$name, Str::snake($name), match (true) {
+                $field->type instanceof FlagType => static fn (mixed $value): bool => (bool) $value,
+                $field->type instanceof NumberType => static fn (mixed $value): ?float => is_numeric($value) ? (float) $value : null,
+                $field->type instanceof WholeType => static fn (mixed $value): ?int => is_numeric($value) ? (int) $value : null,
+                $field->type instanceof SettingsType, $field->type instanceof ListType => static fn (mixed $value): mixed => is_string($value) ? json_decode($value, true, 8, JSON_THROW_ON_ERROR) : [],
+                default => null,
+            }];
+        }
+
+        return $columns;
     }
 }

@@ -10,12 +10,8 @@ use App\Models\User;
 use App\Plans\LoadedPlan;
 use Rundfunk\Knowledge;
 use Rundfunk\Masters\AllOff;
-use Rundfunk\Overview\CodeGrids;
 use Rundfunk\Overview\LineMap;
-use Rundfunk\Overview\MasterViews;
-use Rundfunk\Overview\PanelViews;
-use Rundfunk\Overview\PinTables;
-use Rundfunk\Overview\RouteViews;
+use Rundfunk\Overview\Views;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\PlanWriter;
 
@@ -30,14 +26,18 @@ final class WorkspaceView
         return [
             'version' => $loaded->version,
             'document' => (new PlanWriter)->toArray($plan),
+            ...Views::of($plan, $knowledge),
+            ...self::whole($record, $loaded, $user, $knowledge),
+        ];
+    }
+
+    /** @return array<string, mixed> what every answer holds whole: it is small, or hangs on everything */
+    public static function whole(PlanRecord $record, LoadedPlan $loaded, User $user, Knowledge $knowledge): array
+    {
+        return [
             'findings' => $loaded->findings->all(),
-            'lineMap' => LineMap::of($plan, $knowledge->media),
-            'routes' => RouteViews::of($plan, $knowledge),
-            'masters' => MasterViews::of($plan),
-            'allOff' => array_map(static fn (Output $output): string => $output->id, AllOff::of($plan)),
-            'codeGrids' => CodeGrids::of($plan, $knowledge->media),
-            'panels' => PanelViews::of($plan, $knowledge),
-            'pinTables' => PinTables::of($plan, $knowledge->catalogue),
+            'lineMap' => LineMap::of($loaded->plan, $knowledge->media),
+            'allOff' => array_map(static fn (Output $output): string => $output->id, AllOff::of($loaded->plan)),
             'history' => self::history($record, $user),
         ];
     }

@@ -11,6 +11,7 @@ use App\Plans\PlanEditing;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Edit\Operation;
+use Rundfunk\Overview\Views;
 use Rundfunk\Plan\ThingKind;
 
 final class EditTest extends FeatureTestCase
@@ -53,7 +54,6 @@ final class EditTest extends FeatureTestCase
         self::assertSame(2, $answer->json('version'));
         self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings'), 'rule'));
         $looked = $this->look();
-        self::assertSame($answer->json('document'), $looked->json('document'));
         self::assertSame($answer->json('findings'), $looked->json('findings'));
     }
 
@@ -130,13 +130,96 @@ final class EditTest extends FeatureTestCase
         $this->edit($this->plan, 2, ['op' => 'remove', 'kind' => 'node', 'id' => $this->nodes[3]['id']])->assertOk();
         $documents[] = $this->look()->json('document');
 
-        self::assertSame($documents[1], $this->undo()->assertOk()->json('document'));
-        self::assertSame($documents[0], $this->undo()->assertOk()->json('document'));
+        $this->undo()->assertOk();
+        self::assertSame($documents[1], $this->look()->json('document'));
+        $this->undo()->assertOk();
+        self::assertSame($documents[0], $this->look()->json('document'));
         $this->undo()->assertConflict();
-        self::assertSame($documents[1], $this->redo()->assertOk()->json('document'));
-        self::assertSame($documents[2], $this->redo()->assertOk()->json('document'));
+        $this->redo()->assertOk();
+        self::assertSame($documents[1], $this->look()->json('document'));
+        $this->redo()->assertOk();
+        self::assertSame($documents[2], $this->look()->json('document'));
         $this->redo()->assertConflict();
-        self::assertSame($documents[1], $this->undo()->assertOk()->json('document'));
+        $this->undo()->assertOk();
+        self::assertSame($documents[1], $this->look()->json('document'));
+    }
+
+    /** The front end never asks for the whole again: what it holds after many edits must be what it would be told. */
+    public function test_answers_put_one_after_another_into_what_was_there_give_what_a_fresh_look_gives(): void
+    {
+        $held = $this->look()->json();
+        $link = $held['document']['links'][0]['id'];
+        $route = $held['document']['routes'][0]['id'];
+        $steps = [
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, self::rename($this->nodes[0]['id'], 'Other name')),
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'remove', 'kind' => 'node', 'id' => $this->nodes[3]['id']]),
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'change', 'kind' => 'link', 'id' => $link, 'values' => ['settings' => ['channel' => 6]]]),
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'add', 'kind' => 'node', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'New', 'kind' => 'fixture']]),
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'change', 'kind' => 'plan', 'id' => $held['document']['plan']['id'], 'values' => ['busyWifi' => [13]]]),
+            fn (): TestResponse => $this->undo(),
+            fn (): TestResponse => $this->undo(),
+            fn (): TestResponse => $this->undo(),
+            fn (): TestResponse => $this->undo(),
+            fn (): TestResponse => $this->redo(),
+            fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'remove', 'kind' => 'route', 'id' => $route]),
+        ];
+        foreach ($steps as $step) {
+            $answer = $step($held['version'])->assertOk()->json();
+            self::assertSame($held['version'], $answer['from']);
+            $held = self::putInto($held, $answer);
+            self::assertSame(self::sorted($this->look()->json()), self::sorted($held));
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $held
+     * @param  array<string, mixed>  $changes
+     * @return array<string, mixed>
+     */
+    private static function putInto(array $held, array $changes): array
+    {
+        foreach ($changes['things'] as $plural => $part) {
+            $held['document'][$plural] = self::merged($held['document'][$plural], 'id', $part);
+        }
+        foreach (Views::KEYS as $list => $key) {
+            $held[$list] = self::merged($held[$list], $key, $changes[$list]);
+        }
+        $held['document']['plan'] = $changes['plan'];
+
+        return [...$held, ...array_intersect_key($changes, array_flip(['version', 'findings', 'lineMap', 'allOff', 'history']))];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $list
+     * @param  array{put: list<array<string, mixed>>, gone: list<string>}  $part
+     * @return list<array<string, mixed>>
+     */
+    private static function merged(array $list, string $key, array $part): array
+    {
+        return array_values([...array_diff_key(array_column($list, null, $key), array_flip($part['gone'])), ...array_column($part['put'], null, $key)]);
+    }
+
+    /**
+     * The same, its lists by what they go by: the order in which they come is nobody's business.
+     *
+     * @param  array<string, mixed>  $workspace
+     * @return array<string, mixed>
+     */
+    private static function sorted(array $workspace): array
+    {
+        foreach (Views::KEYS as $list => $key) {
+            $workspace[$list] = array_column($workspace[$list], null, $key);
+            ksort($workspace[$list]);
+        }
+        foreach ($workspace['document'] as $name => $list) {
+            if (is_array($list) && array_is_list($list)) {
+                $workspace['document'][$name] = array_column($list, null, 'id');
+                ksort($workspace['document'][$name]);
+            }
+        }
+        ksort($workspace);
+
+        return $workspace;
     }
 
     public function test_after_a_new_edit_there_is_nothing_to_do_again(): void

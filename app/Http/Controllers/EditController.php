@@ -8,11 +8,11 @@ use App\Http\EditRequest;
 use App\Http\SignedIn;
 use App\Models\PlanRecord;
 use App\Models\User;
-use App\Plans\LoadedPlan;
+use App\Plans\KeptEdit;
 use App\Plans\PlanEditing;
 use App\Plans\PlanStore;
+use App\Views\ChangesView;
 use App\Views\HistoryView;
-use App\Views\WorkspaceView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -26,7 +26,7 @@ final class EditController
     }
 
     #[OA\Post(path: '/api/plans/{plan}/operations', operationId: 'edit', summary: 'Change a plan: all the operations or none', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Edit')), responses: [
-        new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 409, description: 'Made against an older version', content: new OA\JsonContent(ref: '#/components/schemas/Stale')),
@@ -37,13 +37,12 @@ final class EditController
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
         $edit = EditRequest::read($request);
-        $loaded = $this->editing->apply($record, $user, $edit);
 
-        return $this->answer($record, $loaded, $user);
+        return $this->answer($record, $this->editing->apply($record, $user, $edit), $user);
     }
 
     #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 409, description: 'Nothing to undo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
@@ -57,7 +56,7 @@ final class EditController
     }
 
     #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
-        new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Workspace')),
+        new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 409, description: 'Nothing to redo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
@@ -80,8 +79,8 @@ final class EditController
         return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan))]);
     }
 
-    private function answer(PlanRecord $record, LoadedPlan $loaded, User $user): JsonResponse
+    private function answer(PlanRecord $record, KeptEdit $kept, User $user): JsonResponse
     {
-        return new JsonResponse(WorkspaceView::of($record, $loaded, $user, $this->knowledge));
+        return new JsonResponse(ChangesView::of($record, $kept, $user, $this->knowledge));
     }
 }

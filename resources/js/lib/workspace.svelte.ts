@@ -1,4 +1,5 @@
-import { api, type Catalogue, type Operation, type Workspace } from './api';
+import { api, type Catalogue, type Operation, type Schemas, type Workspace } from './api';
+import { putInto } from './changes';
 import { PlanIndex } from './plan-index';
 
 type Saving = 'saved' | 'saving' | 'failed';
@@ -86,7 +87,7 @@ class OpenPlan {
                 body: { version: this.data.version, ...edit },
             });
             if (data !== undefined) {
-                this.data = data;
+                await this.take(data);
                 this.saving = 'saved';
                 return true;
             }
@@ -115,13 +116,25 @@ class OpenPlan {
         }
     }
 
+    /** Puts an answer into what is held. Made against another version than that, it says too little: the whole is fetched. */
+    private async take(changes: Schemas['Changes']): Promise<void> {
+        if (this.data?.version === changes.from) {
+            this.data = putInto(this.data, changes);
+            return;
+        }
+        const { data } = await api.GET('/api/plans/{plan}', { params: { path: { plan: this.planId } } });
+        this.data = data ?? this.data;
+    }
+
     private replay(path: '/api/plans/{plan}/undo' | '/api/plans/{plan}/redo'): Promise<boolean> {
         const sent = this.queue.then(async () => {
             this.saving = 'saving';
             this.refusal = null;
             try {
                 const { data, error } = await api.POST(path, { params: { path: { plan: this.planId } } });
-                this.data = data ?? this.data;
+                if (data !== undefined) {
+                    await this.take(data);
+                }
                 this.refusal = error?.message ?? null;
                 this.saving = 'saved';
                 return data !== undefined;

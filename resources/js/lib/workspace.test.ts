@@ -12,6 +12,21 @@ const state = (version: number) => ({
     findings: [],
     history: { undo: null, redo: null },
 });
+const part = { put: [], gone: [] };
+/** The answer to an edit that made a version of the one before. */
+const changed = (version: number, from = version - 1) => ({
+    from,
+    version,
+    plan: {},
+    things: {},
+    routes: part,
+    masters: part,
+    codeGrids: part,
+    panels: part,
+    pinTables: part,
+    findings: [],
+    history: { undo: null, redo: null },
+});
 const answer = (body: unknown, status = 200): never =>
     (status === 200 ? { data: body, response: { status } } : { error: body, response: { status } }) as never;
 const rename = change('node', 'n', { name: 'New' });
@@ -23,7 +38,7 @@ beforeEach(async () => {
 });
 
 test('an edit is made against the version at hand, and the next against the one it gave', async () => {
-    POST.mockResolvedValueOnce(answer(state(2))).mockResolvedValueOnce(answer(state(3)));
+    POST.mockResolvedValueOnce(answer(changed(2))).mockResolvedValueOnce(answer(changed(3)));
     const both = [workspace.edit('First', rename), workspace.edit('Second', rename)];
     expect(await Promise.all(both)).toEqual([true, true]);
     const versions = POST.mock.calls.map((call) => (call[1] as unknown as { body: { version: number } }).body.version);
@@ -35,7 +50,7 @@ test('a refusal names the field, keeps what was there, and the next edit goes on
     const problems = [
         { place: '/operations/0/values/settings/channel', message: 'must be a whole number from 0 to 125' },
     ];
-    POST.mockResolvedValueOnce(answer({ message: 'No.', problems }, 422)).mockResolvedValueOnce(answer(state(2)));
+    POST.mockResolvedValueOnce(answer({ message: 'No.', problems }, 422)).mockResolvedValueOnce(answer(changed(2)));
     expect(await workspace.edit('Bad', rename)).toBe(false);
     expect(workspace.refusal).toBe('channel must be a whole number from 0 to 125');
     expect(workspace.data?.version).toBe(1);
@@ -51,7 +66,7 @@ test('a stale edit is shown with what was done since', async () => {
 });
 
 test('an edit that did not arrive is kept and can be sent again', async () => {
-    POST.mockRejectedValueOnce(new TypeError('no network')).mockResolvedValueOnce(answer(state(2)));
+    POST.mockRejectedValueOnce(new TypeError('no network')).mockResolvedValueOnce(answer(changed(2)));
     expect(await workspace.edit('Lost', rename)).toBe(false);
     expect(workspace.saving).toBe('failed');
     await workspace.retry();
@@ -61,7 +76,7 @@ test('an edit that did not arrive is kept and can be sent again', async () => {
 });
 
 test('an edit made while signed out is kept and can be sent after signing in', async () => {
-    POST.mockResolvedValueOnce(answer({ message: 'Unauthenticated.' }, 401)).mockResolvedValueOnce(answer(state(2)));
+    POST.mockResolvedValueOnce(answer({ message: 'Unauthenticated.' }, 401)).mockResolvedValueOnce(answer(changed(2)));
     expect(await workspace.edit('Late', rename)).toBe(false);
     expect(workspace.saving).toBe('failed');
     expect(workspace.refusal).toContain('signed out');
@@ -72,7 +87,7 @@ test('an edit made while signed out is kept and can be sent after signing in', a
 
 test('an older answer does not overwrite a newer one', async () => {
     const planId = workspace.planId;
-    POST.mockResolvedValueOnce(answer(state(2)));
+    POST.mockResolvedValueOnce(answer(changed(2)));
     let late: (value: never) => void = () => undefined;
     GET.mockReturnValueOnce(new Promise((resolve) => (late = resolve)) as never);
     const opening = workspace.open(planId);
@@ -87,4 +102,12 @@ test('a plan that is not there is said to be missing', async () => {
     await workspace.open('other');
     expect(workspace.missing).toBe(true);
     expect(workspace.data).toBeNull();
+});
+
+test('an answer made against a version that is not at hand fetches the whole plan', async () => {
+    POST.mockResolvedValueOnce(answer(changed(7, 6)));
+    GET.mockResolvedValueOnce(answer(state(7)));
+    expect(await workspace.undo()).toBe(true);
+    expect(GET).toHaveBeenCalledTimes(2);
+    expect(workspace.data?.version).toBe(7);
 });

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use Rundfunk\Edit\Edited;
+
+/** An edit as it was kept: what it did, and the plan with it. */
+final readonly class KeptEdit
+{
+    /** @param  int  $from  the version it was made against */
+    public function __construct(public int $from, public LoadedPlan $after, public Edited $edited)
+    {
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Models\PlanRecord;
+use App\Models\User;
+use App\Plans\KeptEdit;
+use Rundfunk\Edit\Edited;
+use Rundfunk\Knowledge;
+use Rundfunk\Overview\Views;
+use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Plan\ThingKind;
+
+/** What an edit changed of all that the workspace shows: put into what was there, it gives the workspace of the new version. */
+final class ChangesView
+{
+    /** @return array<string, mixed> */
+    public static function of(PlanRecord $record, KeptEdit $kept, User $user, Knowledge $knowledge): array
+    {
+        $plan = $kept->after->plan;
+
+        return [
+            'from' => $kept->from,
+            'version' => $kept->after->version,
+            'plan' => $plan->particulars->values(),
+            'things' => self::things($kept->edited),
+            ...Views::after($kept->edited, $knowledge),
+            ...WorkspaceView::whole($record, $kept->after, $user, $knowledge),
+        ];
+    }
+
+    /** @return array<string, array{put: list<array<string, mixed>>, gone: list<string>}> by the plural of the kind */
+    private static function things(Edited $edited): array
+    {
+        $parts = [];
+        foreach (ThingKind::cases() as $kind) {
+            $part = ['put' => [], 'gone' => []];
+            foreach ($edited->touched[$kind->value] ?? [] as $id) {
+                $thing = $edited->plan->find($kind, $id);
+                if ($thing === null) {
+                    $part['gone'][] = $id;
+                } else {
+                    $part['put'][] = PlanWriter::plain($thing);
+                }
+            }
+            $parts[$kind->plural()] = $part;
+        }
+
+        return $parts;
+    }
+}
