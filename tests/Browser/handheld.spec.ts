@@ -188,6 +188,36 @@ test('a caller is let in and a text is routed, by keyboard alone', async ({ page
 test.describe('calculators', () => {
     test.use({ provoked: /422/ });
 
+    test('a command worked out is kept as a code of an appliance', async ({ page }) => {
+        await register(page);
+        await open(page, 'linden-hollow');
+        await page.getByRole('link', { name: 'Calculators' }).click();
+        await page.getByRole('link', { name: 'Marks and spaces of a command' }).click();
+        await page.getByLabel('Protocol').selectOption('rc5');
+        await page.getByLabel('Where').selectOption({ label: 'Air heater' });
+        await page.getByLabel('Called').fill('Swing');
+        await page.getByLabel('Called').press('Tab');
+        await page.getByRole('button', { name: 'Keep it there' }).click();
+        await page.getByRole('link', { name: 'See its codes' }).click();
+        await expect(page.getByRole('region', { name: 'Codes' }).getByText('RC-5 0x04 0x08')).toBeVisible();
+        await expect(page.getByLabel('What Swing makes it do')).toHaveValue('');
+    });
+
+    test('a frame worked out is put on a link', async ({ page }) => {
+        await register(page);
+        await open(page, 'linden-hollow');
+        await page.getByRole('link', { name: 'Calculators' }).click();
+        await page.getByRole('link', { name: 'How long a fixed code is on the air' }).click();
+        await page.getByRole('textbox', { name: 'Repeats' }).fill('6');
+        await page.getByRole('textbox', { name: 'Repeats' }).press('Enter');
+        // 6 · (24 · 4 + 32) · 350 µs = 268.8 ms
+        await expect(page.getByText('268.8', { exact: false }).first()).toBeVisible();
+        await page.getByLabel('Where').selectOption({ label: 'Fob' });
+        await page.getByRole('button', { name: 'Use there' }).click();
+        await page.getByRole('link', { name: 'See the link' }).click();
+        await expect(page.getByLabel('Repeats')).toHaveValue('6');
+    });
+
     test('a calculator is tried, shared by its address, and its figures are put into a plan', async ({ page }) => {
         await register(page);
         await open(page, 'linden-hollow');

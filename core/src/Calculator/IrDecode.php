@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\OutOfRange;
 use Rundfunk\Signal\Signal;
 
-final readonly class IrDecode implements Calculator
+final readonly class IrDecode implements FitsPlans
 {
     public function name(): string
     {
@@ -64,5 +65,10 @@ final readonly class IrDecode implements Calculator
         }
 
         return ['protocol' => $command->protocol, 'address' => $command->address, 'command' => $command->command, 'toggle' => $command->toggle];
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::code(Infrared::KEY, ['protocol' => 'protocol', 'address' => 'address', 'command' => 'command']);
     }
 }

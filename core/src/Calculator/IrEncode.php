@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\Protocol;
 use Rundfunk\Medium\Infrared\Protocols;
 
-final readonly class IrEncode implements Calculator
+final readonly class IrEncode implements FitsPlans
 {
     public function name(): string
     {
@@ -60,5 +61,10 @@ final readonly class IrEncode implements Calculator
         $signal = $protocol->encode(new IrCommand($protocol->key(), $inputs->whole('address'), $inputs->whole('command'), $inputs->flagOr('toggle', false)));
 
         return ['carrier_hz' => $protocol->carrierHz(), 'timings_us' => $signal->microseconds(), 'duration_us' => $signal->durationNs() / 1000];
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::code(Infrared::KEY, ['protocol' => 'protocol', 'address' => 'address', 'command' => 'command']);
     }
 }

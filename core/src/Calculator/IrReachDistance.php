@@ -59,6 +59,6 @@ final readonly class IrReachDistance implements DrawsCurve, FitsPlans
 
     public function destination(): Destination
     {
-        return new Destination(Infrared::KEY, ['intensity_mw_sr' => 'intensityMwSr']);
+        return Destination::end(Infrared::KEY, ['intensity_mw_sr' => 'intensityMwSr']);
     }
 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Calculator;
 
 use Rundfunk\Medium\KeyedRadio\KeyedFrame;
+use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 
-final readonly class KeyedFrameTime implements DrawsCurve
+final readonly class KeyedFrameTime implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -64,5 +65,10 @@ final readonly class KeyedFrameTime implements DrawsCurve
     public function sweep(): Sweep
     {
         return new Sweep('repeats', 1, 20, 'total_ms');
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::link(KeyedRadio::KEY, ['pulse_us' => 'pulseUs', 'repeats' => 'repeats']);
     }
 }

@@ -75,6 +75,6 @@ final readonly class LedResistorValue implements DrawsCurve, FitsPlans
 
     public function destination(): Destination
     {
-        return new Destination(Infrared::KEY, ['supply_v' => 'supplyV', 'forward_v' => 'forwardV', 'series_leds' => 'leds', 'actual_ma' => 'currentMa']);
+        return Destination::end(Infrared::KEY, ['supply_v' => 'supplyV', 'forward_v' => 'forwardV', 'series_leds' => 'leds', 'actual_ma' => 'currentMa']);
     }
 }

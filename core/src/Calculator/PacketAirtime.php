@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
-final readonly class PacketAirtime implements DrawsCurve
+use Rundfunk\Medium\PacketRadio\PacketRadio;
+
+final readonly class PacketAirtime implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -57,5 +59,10 @@ final readonly class PacketAirtime implements DrawsCurve
     public function sweep(): Sweep
     {
         return new Sweep('payload_bytes', 0, 32, 'airtime_us');
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::link(PacketRadio::KEY, ['rate_kbps' => 'rateKbps', 'address_bytes' => 'addressBytes', 'payload_bytes' => 'payloadBytes', 'crc_bytes' => 'crcBytes']);
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
 
-final readonly class PacketFrequency implements Calculator
+final readonly class PacketFrequency implements FitsPlans
 {
     public function name(): string
     {
@@ -46,5 +47,10 @@ final readonly class PacketFrequency implements Calculator
     public function calculate(Inputs $inputs): array
     {
         return ['freq_mhz' => PacketSpectrum::frequencyMhz($inputs->whole('channel'))];
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::link(PacketRadio::KEY, ['channel' => 'channel']);
     }
 }

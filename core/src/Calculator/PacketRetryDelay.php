@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
+use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\RetryDelay;
 
-final readonly class PacketRetryDelay implements Calculator
+final readonly class PacketRetryDelay implements FitsPlans
 {
     public function name(): string
     {
@@ -46,5 +47,10 @@ final readonly class PacketRetryDelay implements Calculator
     public function calculate(Inputs $inputs): array
     {
         return ['minimum_us' => RetryDelay::minimumUs(PacketInputs::read($inputs)->rate, $inputs->whole('ack_payload_bytes'))];
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::end(PacketRadio::KEY, ['minimum_us' => 'retryDelayUs']);
     }
 }

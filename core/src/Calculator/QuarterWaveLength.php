@@ -61,6 +61,6 @@ final readonly class QuarterWaveLength implements DrawsCurve, FitsPlans
 
     public function destination(): Destination
     {
-        return new Destination(KeyedRadio::KEY, ['cut_mm' => 'antennaMm']);
+        return Destination::end(KeyedRadio::KEY, ['cut_mm' => 'antennaMm']);
     }
 }

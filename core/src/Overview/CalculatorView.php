@@ -44,7 +44,7 @@ final readonly class CalculatorView
         return Schema::object([
             'name' => Schema::text(), 'topic' => Schema::text(), 'title' => Schema::text(), 'formula' => Schema::text(), 'source' => Schema::text(),
             'inputs' => $quantities, 'outputs' => $quantities,
-            'destination' => Schema::orNull(Schema::object(['medium' => Schema::text(), 'settings' => Schema::listOf(Schema::object(['quantity' => Schema::text(), 'setting' => Schema::text()]))])),
+            'destination' => Schema::orNull(Schema::object(['medium' => Schema::text(), 'of' => Schema::oneOf('link', 'endpoint', 'keyCode'), 'settings' => Schema::listOf(Schema::object(['quantity' => Schema::text(), 'setting' => Schema::text()]))])),
         ]);
     }
 
@@ -82,6 +82,6 @@ final readonly class CalculatorView
             $settings[] = ['quantity' => $quantity, 'setting' => $setting];
         }
 
-        return ['medium' => $destination->medium, 'settings' => $settings];
+        return ['medium' => $destination->medium, 'of' => $destination->of->value, 'settings' => $settings];
     }
 }

@@ -8,12 +8,15 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\BadInput;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\Curve;
+use Rundfunk\Calculator\Destination;
 use Rundfunk\Calculator\DrawsCurve;
 use Rundfunk\Calculator\FitsPlans;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Shape\Field;
+use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** The calculators against published figures, and against what they say of themselves. */
@@ -188,7 +191,7 @@ final class CalculatorsTest extends CoreTestCase
                 $fitting++;
                 $destination = $calculator->destination();
                 $quantities = array_map(static fn (Quantity $quantity): string => $quantity->name, [...$calculator->inputs(), ...$calculator->outputs()]);
-                $fields = array_map(static fn (Field $field): string => $field->name, Knowledge::shipped()->media->named($destination->medium)->endpointSettings()->fields);
+                $fields = array_map(static fn (Field $field): string => $field->name, self::settings($destination)->fields);
                 self::assertSame([], array_diff(array_keys($destination->settings), $quantities), $calculator->name());
                 self::assertSame([], array_diff($destination->settings, $fields), $calculator->name());
             }
@@ -216,5 +219,15 @@ final class CalculatorsTest extends CoreTestCase
     {
         $this->expectException(BadInput::class);
         Calculators::standard()->calculate('packet-frequency', ['channel' => $text]);
+    }
+
+    private static function settings(Destination $destination): Shape
+    {
+        if ($destination->of === ThingKind::KeyCode) {
+            return ThingKind::KeyCode->shape();
+        }
+        $medium = Knowledge::shipped()->media->named($destination->medium);
+
+        return $destination->of === ThingKind::Link ? $medium->linkSettings() : $medium->endpointSettings();
     }
 }
