@@ -30,6 +30,8 @@ final readonly class Calculators
             new Gsm7Pack,
             new PhoneForm,
             new ModemSignalStrength,
+            new ModemRegistration,
+            new ModemLampMeaning,
         ] as $calculator) {
             $byName[$calculator->name()] = $calculator;
         }

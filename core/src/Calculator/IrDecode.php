@@ -39,7 +39,7 @@ final readonly class IrDecode implements FitsPlans
 
     public function inputs(): array
     {
-        return [Quantity::text('timings_us', 'Marks and spaces in microseconds, mark first, parted by commas or spaces.')->example(
+        return [Quantity::numbers('timings_us', 'µs', 'Marks and spaces in microseconds, mark first, parted by commas or spaces.')->example(
             '889,889,1778,1778,889,889,889,889,889,889,1778,889,889,889,889,889,889,889,889,889,889,1778,889',
         )];
     }

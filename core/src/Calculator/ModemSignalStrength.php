@@ -40,12 +40,17 @@ final readonly class ModemSignalStrength implements DrawsCurve
 
     public function outputs(): array
     {
-        return [Quantity::whole('dbm', 'dBm', 'Received; none when it is not known.')];
+        return [
+            Quantity::whole('dbm', 'dBm', 'Received; none when it is not known.'),
+            Quantity::text('meaning', 'What to make of it.'),
+        ];
     }
 
     public function calculate(Inputs $inputs): array
     {
-        return ['dbm' => ModemSignal::dbm($inputs->whole('csq'))];
+        $csq = $inputs->whole('csq');
+
+        return ['dbm' => ModemSignal::dbm($csq), 'meaning' => ModemSignal::words($csq)];
     }
 
     public function sweep(): Sweep

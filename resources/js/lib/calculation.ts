@@ -46,7 +46,7 @@ const abbreviations: Record<string, string> = {
 export function title(quantity: Calculator['inputs'][number]): string {
     const words = quantity.name.split('_');
 
-    const units = ['v', 'ma', 'ohm', 'mw', 'us', 'ms', 'mhz', 'mm', 'dbm', 'kbps', 'bytes', 'hz', 'm', 'm2', 'sr'];
+    const units = ['v', 'ma', 'ohm', 'mw', 'us', 'ms', 'mhz', 'mm', 'dbm', 'kbps', 'bytes', 'hz', 's', 'm', 'm2', 'sr'];
     while (words.length > 1 && quantity.unit !== null && units.includes(words.at(-1)?.toLowerCase() ?? '')) {
         words.pop();
     }

@@ -101,6 +101,19 @@
             <DialogueTable title="Report" says="readings to the web" steps={one.report} />
         </section>{/if}
 {/each}
+{#if figures.modems.length > 0}
+    <section class="sheet mt-3" aria-label="What the lamp says">
+        <table class="ledger">
+            <thead
+                ><tr><th class="w-[24%]"><span class="text-ink font-semibold">Lamp</span> flashes</th><th>Means</th></tr
+                ></thead
+            >
+            <tbody>
+                {#each figures.lamp as one (one.flashes)}<tr><td>{one.flashes}</td><td>{one.means}</td></tr>{/each}
+            </tbody>
+        </table>
+    </section>
+{/if}
 <p class="text-soft mt-2 max-w-[60em] text-[14px]">
     Antenna before power. A caller's number can be forged: a call may switch a lamp; a gate or a heater wants a text
     with a secret. The network is a convenience, never the alarm of record for frost, fire or flood.

@@ -18,6 +18,11 @@
                 .filter((one) => one !== '')
                 .map(Number)) as number[],
     );
+
+    /** Words to be read, as against a figure, a code or a name. */
+    function isSentence(value: unknown): boolean {
+        return typeof value === 'string' && value.split(' ').length > 3;
+    }
 </script>
 
 <dl class="mt-1">
@@ -29,7 +34,13 @@
                         >&ensp;{output.doc}</span
                     >{/if}
             </dt>
-            <dd class="mono {Array.isArray(value) ? 'text-[13px]' : 'text-[19px]'} break-words">
+            <dd
+                class="break-words {isSentence(value) ? '' : 'mono'} {Array.isArray(value)
+                    ? 'text-[13px]'
+                    : isSentence(value)
+                      ? 'text-[16px]'
+                      : 'text-[19px]'}"
+            >
                 {figure(value)}{#if output.unit && value !== null}<span class="text-soft text-[15px]"
                         >&nbsp;{output.unit}</span
                     >{/if}

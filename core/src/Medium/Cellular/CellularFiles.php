@@ -53,6 +53,11 @@ final readonly class CellularFiles
             }
             $lines[] = '';
         }
+        $lines[] = 'What its lamp says by how often it flashes';
+        foreach (ModemLamp::cases() as $lamp) {
+            $lines[] = "    {$lamp->flashes()}: {$lamp->words()}";
+        }
+        $lines[] = '';
 
         return implode("\n", $lines);
     }

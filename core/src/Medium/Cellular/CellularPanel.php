@@ -34,6 +34,7 @@ final readonly class CellularPanel
                 'supply' => Schema::orNull(Schema::object(['firstV' => Schema::number(), 'steadyV' => Schema::number(), 'leastV' => Schema::number()])),
                 'levelV' => Schema::orNull(Schema::number()), 'levelMostV' => Schema::orNull(Schema::number()),
             ])),
+            'lamp' => Schema::listOf(Schema::object(['flashes' => Schema::text(), 'means' => Schema::text()])),
             'ends' => Schema::listOf(Schema::object([
                 'endpointId' => Schema::text(), 'phone' => Schema::flag(), 'e164' => Schema::orNull(Schema::text()), 'valid' => Schema::flag(),
             ])),
@@ -54,6 +55,7 @@ final readonly class CellularPanel
         return [
             'allowed' => array_map(static fn (array $one): array => ['name' => $one['name'], 'number' => $one['number']], Commands::allowed($plan, $link)),
             'modems' => $modems,
+            'lamp' => array_map(static fn (ModemLamp $lamp): array => ['flashes' => $lamp->flashes(), 'means' => $lamp->words()], ModemLamp::cases()),
             'ends' => array_map(static function (Endpoint $end) use ($plan): array {
                 $number = Commands::number($plan, $end);
 
