@@ -21,10 +21,10 @@ final readonly class ThingDescription
             match ($topic->kind) {
                 TopicKind::Presence => $properties['presence'] = self::observed($plan, $link, $topic, 'Whether it is there', ['type' => 'string', 'enum' => ['online', 'offline']]),
                 TopicKind::Reading => $properties[$name] = self::observed($plan, $link, $topic, $topic->what, ['type' => 'number', ...self::unit($plan, $topic)]),
-                TopicKind::State => $properties[$name] = self::observed($plan, $link, $topic, $topic->what, ['type' => 'string']),
+                TopicKind::State => $properties[$name] = self::observed($plan, $link, $topic, $topic->what, ['type' => 'string', 'pattern' => Vocabulary::of($plan->output($topic->thingId))->statePattern]),
                 TopicKind::Command => $actions["{$name}-set"] = [
                     'title' => "Work {$topic->what}",
-                    'input' => ['type' => 'string', 'description' => $topic->payload],
+                    'input' => ['type' => 'string', 'description' => $topic->payload, 'pattern' => Vocabulary::of($plan->output($topic->thingId))->commandPattern],
                     'safe' => false,
                     'idempotent' => false,
                     'forms' => [self::form($plan, $link, $topic, 'invokeaction', 'publish')],

@@ -35,8 +35,9 @@ final readonly class Topics
         $base = self::base($plan, $link, $node);
         $topics = [new Topic("{$base}/presence", TopicKind::Presence, $node->id, $node->id, $node->name, $settings->qos, true, 'online or offline')];
         foreach (self::served($plan, $link, $node) as $output) {
-            $topics[] = new Topic(self::command($plan, $link, $output), TopicKind::Command, $node->id, $output->id, $output->name, $settings->qos, $settings->retainCommands, 'ON, OFF, TOGGLE, PULSE milliseconds or SET value');
-            $topics[] = new Topic(self::outputBase($plan, $link, $output).'/state', TopicKind::State, $node->id, $output->id, $output->name, $settings->qos, $settings->retainState, 'ON, OFF or a value');
+            $says = Vocabulary::of($output);
+            $topics[] = new Topic(self::command($plan, $link, $output), TopicKind::Command, $node->id, $output->id, $output->name, $settings->qos, $settings->retainCommands, $says->commands);
+            $topics[] = new Topic(self::outputBase($plan, $link, $output).'/state', TopicKind::State, $node->id, $output->id, $output->name, $settings->qos, $settings->retainState, $says->states);
         }
         foreach ($plan->controlsOf($node) as $control) {
             if ($control->kind === ControlKind::Reading) {
