@@ -43,11 +43,9 @@ final readonly class IrEmitter
     /** @return int what the hardest-of-hearing receiver of the link wants, µW/m² */
     public static function weakestUwM2(Plan $plan, Link $link): int
     {
-        $thresholds = array_map(
-            static fn (Endpoint $end): int => $end->role->receives() ? IrEnd::of($end)->thresholdUwM2 : 0,
-            $plan->endpointsOn($link),
-        );
+        $hearing = array_filter($plan->endpointsOn($link), static fn (Endpoint $end): bool => $end->role->receives());
+        $thresholds = array_map(static fn (Endpoint $end): int => IrEnd::of($end)->thresholdUwM2, array_values($hearing));
 
-        return max(50, ...$thresholds);
+        return $thresholds === [] ? IrEnd::USUAL_UW_M2 : max($thresholds);
     }
 }

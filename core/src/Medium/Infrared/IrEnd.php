@@ -14,6 +14,9 @@ use Rundfunk\Plan\Shape\Values;
 /** The settings of one end of an infrared link, with their types. */
 final readonly class IrEnd
 {
+    /** What a receiver of this class needs, µW/m². Sheet, from memory. */
+    public const USUAL_UW_M2 = 400;
+
     public function __construct(
         public float $supplyV,
         public float $forwardV,
@@ -55,7 +58,7 @@ final readonly class IrEnd
             Field::number('distanceM', 0.1, 50, 'How far off the farthest receiver is.', 3, 'm')->titled('Distance'),
             Field::whole('intervalMs', 10, 5_000, 'From one send to the next.', null, 'ms')->nullable()->titled('Interval')->assigned(),
             Field::oneOf('carrierKhz', [30, 33, 36, 38, 40, 56], 'What the receiver is tuned to.', 38, 'kHz')->titled('Tuned to'),
-            Field::whole('thresholdUwM2', 50, 5_000, 'The least irradiance at which the receiver still hears.', 400, 'µW/m²')->titled('Hears from'),
+            Field::whole('thresholdUwM2', 50, 5_000, 'The least irradiance at which the receiver still hears.', self::USUAL_UW_M2, 'µW/m²')->titled('Hears from'),
         );
     }
 
