@@ -11,8 +11,11 @@ use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 
 /** What the tests of the core share. No framework is started. */
@@ -61,5 +64,39 @@ abstract class CoreTestCase extends TestCase
     protected static function found(Plan $plan, string $rule): array
     {
         return (new Checker(self::knowledge()))->check($plan)->byRule()[$rule];
+    }
+
+    /** Ten farms in a row, each with a radio of its own and a wire to the next: an edit at one end is not felt at the other. */
+    protected static function farms(): Plan
+    {
+        $sketch = self::sketch();
+        foreach (range(1, 10) as $farm) {
+            $sketch
+                ->node("yard{$farm}", "Yard {$farm}", NodeKind::Controller, null, 'wifi-3v3-26io')
+                ->module("radio{$farm}", "yard{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+                ->module("relays{$farm}", "yard{$farm}", 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+                ->output("lamp{$farm}", "yard{$farm}", "Lamp {$farm}")
+                ->output("spare{$farm}", "yard{$farm}", "Spare {$farm}")
+                ->node("hand{$farm}", "Hand {$farm}", NodeKind::Handset, null, '8bit-5v-20io')
+                ->module("handradio{$farm}", "hand{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+                ->module("keys{$farm}", "hand{$farm}", 'button-pad-4', 'Keys')
+                ->control("key{$farm}", "hand{$farm}", 'Key')
+                ->control("turn{$farm}", "hand{$farm}", 'Turn', ControlKind::Switch)
+                ->link("air{$farm}", "Air {$farm}", 'packet-radio')
+                ->join("air{$farm}", "hand{$farm}", Role::Sends, "handradio{$farm}")
+                ->join("air{$farm}", "yard{$farm}", Role::Receives, "radio{$farm}")
+                ->route("key{$farm}", Action::Toggle, "lamp{$farm}")
+                // A switch cannot toggle: something to find at every farm.
+                ->route("turn{$farm}", Action::Toggle, "lamp{$farm}");
+            if ($farm > 1) {
+                $sketch
+                    ->link("wire{$farm}", "Wire {$farm}", 'ip')
+                    ->join("wire{$farm}", 'yard'.($farm - 1), Role::Both)
+                    ->join("wire{$farm}", "yard{$farm}", Role::Both)
+                    ->route('key'.($farm - 1), Action::Off, "lamp{$farm}");
+            }
+        }
+
+        return $sketch->assigned();
     }
 }

@@ -183,6 +183,7 @@ final class Neighbourhood
             $this->nodes[$this->plan->control($route->controlId)->nodeId] = true;
             $this->nodes[$this->plan->output($route->outputId)->nodeId] = true;
             foreach ($this->plan->hopsOf($route) as $hop) {
+                $this->nodes[$this->plan->endpoint($hop->fromId)->nodeId] = true;
                 $this->nodes[$this->plan->endpoint($hop->toId)->nodeId] = true;
             }
         }

@@ -26,7 +26,7 @@ use Rundfunk\Plan\ThingKind;
 final readonly class Reach
 {
     /**
-     * @param  array<string, true>|null  $nodes  null for everything: the region or the neighbours' Wi-Fi changed
+     * @param  array<string, true>|null  $nodes  null for everything: the region or the neighbours' Wi-Fi changed, or nearness cannot be told
      * @param  array<string, true>  $links  those on which any of the nodes is, and those touched
      * @param  array<string, true>  $routes  those that begin, end or pass at any of the nodes
      * @param  array<string, list<string>>  $gone  ids of what was removed, by kind
@@ -41,7 +41,7 @@ final readonly class Reach
         foreach ($edited->kinds() as $kind) {
             $gone[$kind->value] = array_values(array_filter($edited->touched[$kind->value], static fn (string $id): bool => $edited->plan->find($kind, $id) === null));
         }
-        if ($edited->touchesParticulars()) {
+        if ($edited->touchesParticulars() || Crossings::any($edited)) {
             return new self($edited->plan, null, [], [], $gone);
         }
         $near = new Neighbourhood($edited->plan);

@@ -248,22 +248,34 @@ final class Plan
         return $this->grouped(Hop::class, 'routeId', static fn (Hop $one): string => $one->routeId, $route->id);
     }
 
-    /** @return list<Hop> */
+    /** @return list<Hop> both of whose ends are on the link */
     public function hopsOver(Link $link): array
     {
-        return $this->grouped(Hop::class, 'linkId', static fn (Hop $one): string => $one->linkId, $link->id);
+        return $this->sound($this->grouped(Hop::class, 'linkId', static fn (Hop $one): string => $one->linkId, $link->id));
     }
 
-    /** @return list<Hop> */
+    /** @return list<Hop> over the link that the end is on */
     public function hopsTo(Endpoint $endpoint): array
     {
-        return $this->grouped(Hop::class, 'toId', static fn (Hop $one): string => $one->toId, $endpoint->id);
+        return $this->sound($this->grouped(Hop::class, 'toId', static fn (Hop $one): string => $one->toId, $endpoint->id));
     }
 
-    /** @return list<Hop> */
+    /** @return list<Hop> over the link that the end is on */
     public function hopsFrom(Endpoint $endpoint): array
     {
-        return $this->grouped(Hop::class, 'fromId', static fn (Hop $one): string => $one->fromId, $endpoint->id);
+        return $this->sound($this->grouped(Hop::class, 'fromId', static fn (Hop $one): string => $one->fromId, $endpoint->id));
+    }
+
+    /**
+     * An end that was put on another link leaves hops behind that lead nowhere. They stay in the plan, and their routes are
+     * said to have no way; no medium is asked what it makes of them.
+     *
+     * @param  list<Hop>  $hops
+     * @return list<Hop>
+     */
+    private function sound(array $hops): array
+    {
+        return array_values(array_filter($hops, fn (Hop $hop): bool => $this->endpoint($hop->fromId)->linkId === $hop->linkId && $this->endpoint($hop->toId)->linkId === $hop->linkId));
     }
 
     /**

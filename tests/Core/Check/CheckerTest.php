@@ -9,12 +9,6 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Acceptance;
-use Rundfunk\Plan\Action;
-use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
@@ -62,7 +56,7 @@ final class CheckerTest extends CoreTestCase
     {
         $checker = new Checker(self::knowledge());
         $editor = new Editor(self::knowledge());
-        foreach ([self::linden(), self::faulty(), self::valley()] as $plan) {
+        foreach ([self::linden(), self::faulty(), self::farms()] as $plan) {
             $before = $checker->check($plan);
             foreach (ThingKind::cases() as $kind) {
                 foreach (array_slice($plan->all($kind), 0, 4) as $thing) {
@@ -94,39 +88,5 @@ final class CheckerTest extends CoreTestCase
         $after = (new Checker(self::knowledge()))->check($accepted);
         self::assertEquals($findings->all(), $after->all());
         self::assertCount(count($findings->all()) - 1, $after->open($accepted));
-    }
-
-    /** Ten farms in a row, each with a radio of its own and a wire to the next: an edit at one end is not felt at the other. */
-    private static function valley(): Plan
-    {
-        $sketch = self::sketch();
-        foreach (range(1, 10) as $farm) {
-            $sketch
-                ->node("yard{$farm}", "Yard {$farm}", NodeKind::Controller, null, 'wifi-3v3-26io')
-                ->module("radio{$farm}", "yard{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-                ->module("relays{$farm}", "yard{$farm}", 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
-                ->output("lamp{$farm}", "yard{$farm}", "Lamp {$farm}")
-                ->output("spare{$farm}", "yard{$farm}", "Spare {$farm}")
-                ->node("hand{$farm}", "Hand {$farm}", NodeKind::Handset, null, '8bit-5v-20io')
-                ->module("handradio{$farm}", "hand{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-                ->module("keys{$farm}", "hand{$farm}", 'button-pad-4', 'Keys')
-                ->control("key{$farm}", "hand{$farm}", 'Key')
-                ->control("turn{$farm}", "hand{$farm}", 'Turn', ControlKind::Switch)
-                ->link("air{$farm}", "Air {$farm}", 'packet-radio')
-                ->join("air{$farm}", "hand{$farm}", Role::Sends, "handradio{$farm}")
-                ->join("air{$farm}", "yard{$farm}", Role::Receives, "radio{$farm}")
-                ->route("key{$farm}", Action::Toggle, "lamp{$farm}")
-                // A switch cannot toggle: something to find at every farm.
-                ->route("turn{$farm}", Action::Toggle, "lamp{$farm}");
-            if ($farm > 1) {
-                $sketch
-                    ->link("wire{$farm}", "Wire {$farm}", 'ip')
-                    ->join("wire{$farm}", 'yard'.($farm - 1), Role::Both)
-                    ->join("wire{$farm}", "yard{$farm}", Role::Both)
-                    ->route('key'.($farm - 1), Action::Off, "lamp{$farm}");
-            }
-        }
-
-        return $sketch->assigned();
     }
 }

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Check;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Checker;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Overview\Views;
+use Rundfunk\Plan\PlanReader;
+use Rundfunk\Plan\PlanWriter;
+use Tests\Core\CoreTestCase;
+use Tests\Core\RandomEdits;
+
+/** Whatever is done to a plan, what an edit is said to have changed is all that it has changed. */
+final class RandomEditsTest extends CoreTestCase
+{
+    private const EDITS = 40;
+
+    /** @return iterable<string, array{int, string, bool}> seed, plan, whether it stays tidy */
+    public static function walks(): iterable
+    {
+        $seeds = array_map(intval(...), explode(',', getenv('SEEDS') ?: '11'));
+        foreach ($seeds as $seed) {
+            foreach ([['linden', true], ['linden', false], ['faulty', true], ['farms', true], ['farms', false]] as [$plan, $tidy]) {
+                yield "{$plan}, seed {$seed}".($tidy ? ', tidily' : '') => [$seed, $plan, $tidy];
+            }
+        }
+    }
+
+    #[DataProvider('walks')]
+    public function test_findings_and_views_after_each_edit_are_those_of_a_whole_look(int $seed, string $name, bool $tidy): void
+    {
+        $plan = match ($name) {
+            'linden' => self::linden(),
+            'faulty' => self::faulty(),
+            default => self::farms(),
+        };
+        $edits = new RandomEdits($seed, self::knowledge(), $tidy);
+        $checker = new Checker(self::knowledge());
+        $findings = $checker->check($plan);
+        $views = self::keyed(Views::of($plan, self::knowledge()));
+        for ($done = 0; $done < self::EDITS;) {
+            $edited = $edits->next($plan);
+            if ($edited === null) {
+                continue;
+            }
+            $done++;
+            $what = json_encode($edited->touched, JSON_THROW_ON_ERROR)." as edit {$done}";
+            $findings = $checker->recheck($edited, $findings);
+            self::assertSame(self::json($checker->check($edited->plan)->all()), self::json($findings->all()), $what);
+            foreach (Views::after($edited, self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
+                $views[$list] = [...array_diff_key($views[$list], array_flip($gone)), ...array_column($put, null, Views::KEYS[$list])];
+                ksort($views[$list]);
+            }
+            self::assertSame(self::json(self::keyed(Views::of($edited->plan, self::knowledge()))), self::json($views), $what);
+            $plan = $edited->plan;
+        }
+    }
+
+    public function test_undoing_a_long_walk_step_by_step_leads_back_to_where_it_began(): void
+    {
+        $plan = self::linden();
+        $edits = new RandomEdits(14, self::knowledge());
+        $writer = new PlanWriter;
+        $inverses = [];
+        $passed = [$writer->write($plan)];
+        while (count($inverses) < self::EDITS) {
+            $edited = $edits->next($plan);
+            if ($edited !== null) {
+                $inverses[] = $edited->inverse;
+                $plan = $edited->plan;
+                $passed[] = $writer->write($plan);
+            }
+        }
+        self::assertGreaterThan(self::EDITS / 2, count(array_unique($passed)));
+        for ($step = self::EDITS - 1; $step >= 0; $step--) {
+            $plan = (new Editor(self::knowledge()))->apply($plan, $inverses[$step])->plan;
+            self::assertSame($passed[$step], $writer->write($plan), "back at {$step}");
+        }
+    }
+
+    public function test_a_plan_that_was_walked_through_is_written_and_read_back_the_same(): void
+    {
+        $plan = self::faulty();
+        $edits = new RandomEdits(15, self::knowledge());
+        for ($done = 0; $done < self::EDITS; $done++) {
+            $plan = $edits->next($plan)->plan ?? $plan;
+        }
+        $text = (new PlanWriter)->write($plan);
+        self::assertSame($text, (new PlanWriter)->write((new PlanReader(self::knowledge()))->read($text)));
+    }
+
+    /**
+     * @param  array<string, list<array<string, mixed>>>  $views
+     * @return array<string, array<array-key, array<string, mixed>>>
+     */
+    private static function keyed(array $views): array
+    {
+        foreach ($views as $list => $parts) {
+            $views[$list] = array_column($parts, null, Views::KEYS[$list]);
+            ksort($views[$list]);
+        }
+
+        return $views;
+    }
+
+    private static function json(mixed $value): string
+    {
+        return json_encode($value, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+    }
+}
