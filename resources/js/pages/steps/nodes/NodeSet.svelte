@@ -47,7 +47,7 @@
     }
 
     async function keep(laid: Schemas['CodeSet']): Promise<void> {
-        if (await workspace.edit(`Lay out ${laid.added} codes of ${node.name}`, ...(laid.operations as Operation[]))) {
+        if (await workspace.edit(`Lay out the codes of ${node.name}`, ...(laid.operations as Operation[]))) {
             set = null;
         }
     }
@@ -106,7 +106,11 @@
             {/if}
             <div class="mt-2">
                 <Button disabled={set.added === 0} onclick={() => set !== null && keep(set)}
-                    >{set.added === 0 ? 'Nothing to add' : `Add ${set.added} codes`}</Button
+                    >{set.added === 0
+                        ? 'Nothing to add'
+                        : set.added === 1
+                          ? 'Add one code'
+                          : `Add ${set.added} codes`}</Button
                 >
             </div>
         {/if}
