@@ -120,7 +120,8 @@ final readonly class Reach
     }
 
     /**
-     * The part of the plan on which hangs whatever the edit can have changed: the reach, and one step further.
+     * The part of the plan on which hangs whatever the edit can have changed: the reach and two steps further, one to the
+     * far end of its routes, one to what is near that.
      *
      * @return Plan|null null when that is most of the plan
      */
@@ -133,6 +134,7 @@ final readonly class Reach
         foreach ($this->nodes() as $node) {
             $near->startAt($this->plan, $node);
         }
+        $near->spread();
         $near->spread();
 
         return 2 * count($near->nodes()) > count($this->plan->all(ThingKind::Node)) ? null : $near->plan();

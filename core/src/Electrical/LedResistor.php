@@ -25,7 +25,8 @@ final readonly class LedResistor
         OutOfRange::unless('forward_v', $forwardV, 0.5, 12);
         OutOfRange::unless('current_ma', $currentMa, 0.1, 3000);
         OutOfRange::unless('series_leds', $series, 1, 20);
-        if ($this->leftV() <= 0.0) {
+        // Less than the smallest resistor that is sold is nothing to hold the current with.
+        if ($this->exactOhm() < PreferredValues::LEAST_OHM) {
             $needed = Figures::significant($series * $forwardV + $dropV);
             throw OutOfRange::because('supply_v', "supply_v must be above the {$needed} V that the diodes need, not ".Figures::significant($supplyV).'.');
         }

@@ -23,20 +23,26 @@ final readonly class CodeMissing implements LooksNearby
 
     public function reads(): array
     {
-        return [ThingKind::Node, ThingKind::Link, ThingKind::Control, ThingKind::Output, ThingKind::Route, ThingKind::Hop];
+        return [ThingKind::Node, ThingKind::Link, ThingKind::Endpoint, ThingKind::Control, ThingKind::Output, ThingKind::Route, ThingKind::Hop];
     }
 
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
-        foreach ($plan->hops() as $hop) {
-            $medium = $knowledge->media->named($plan->link($hop->linkId)->medium);
-            if ($hop->code === null && $medium instanceof HandsOutCodes && $medium->codes($plan, $hop) !== null) {
+        foreach ($plan->links() as $link) {
+            $medium = $knowledge->media->named($link->medium);
+            if (! $medium instanceof HandsOutCodes) {
+                continue;
+            }
+            foreach ($plan->hopsOver($link) as $hop) {
+                if ($hop->code !== null || $medium->codes($plan, $hop) === null) {
+                    continue;
+                }
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Finding(
                     $this->key(),
                     Severity::Warning,
                     "{$name} has no command code yet",
-                    Subject::of($hop, "{$name} over {$plan->link($hop->linkId)->name}", 'code'),
+                    Subject::of($hop, "{$name} over {$link->name}", 'code'),
                     [],
                     'Both ends must agree on the number that stands for this command.',
                     'Assign gives it one that is free.',
