@@ -43,7 +43,7 @@
 <section class="sheet mt-3 px-3 pt-2 pb-1" aria-label="Band ruler"><BandRuler {figures} /></section>
 
 <section class="sheet mt-3 overflow-x-auto" aria-label="Ends">
-    <table class="ledger">
+    <table class="ledger tight">
         <thead
             ><tr
                 ><th>Node</th><th>Role</th><th>Listens on</th><th>Retry delay, µs</th><th>Retries</th><th>Sends to</th

@@ -24,18 +24,20 @@
     );
     const spoken = $derived(of === '' ? undefined : `${label} of ${of}`);
 
-    const narrow = 'w-[66px]';
+    /** At least as wide as its label, which does not break. */
+    const wide = (least: string): string => `w-min ${least} [&>label]:whitespace-nowrap`;
+    const narrow = wide('min-w-[66px]');
     /** As wide as what goes in: a unit is a few letters, a count a few digits. */
     const width = $derived(
         field.kind === 'text'
             ? (field.longest ?? 99) <= 12
-                ? 'w-[76px]'
+                ? wide('min-w-[76px]')
                 : (field.longest ?? 0) > 120
-                  ? 'w-[270px]'
-                  : 'w-[150px]'
+                  ? wide('min-w-[270px]')
+                  : wide('min-w-[150px]')
             : field.kind === 'whole' && Math.max(-(field.lowest ?? 0), field.highest ?? 0) <= 10_000
               ? narrow
-              : 'w-[84px]',
+              : wide('min-w-[84px]'),
     );
 
     /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */

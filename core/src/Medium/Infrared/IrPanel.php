@@ -16,6 +16,9 @@ use Rundfunk\Plan\Plan;
 /** The figures of the pulse strip: every code on the link as marks and spaces, and what each end sends, hears and reaches. */
 final readonly class IrPanel
 {
+    /** As many codes of one node as are named one by one. */
+    private const NAMED = 6;
+
     /** @return array<string, mixed> */
     public static function schema(): array
     {
@@ -114,6 +117,16 @@ final readonly class IrPanel
      */
     private static function names(Plan $plan, array $coded): array
     {
-        return array_map(static fn (array $one): string => "{$plan->node($one['code']->nodeId)->name} · {$one['code']->name}", $coded);
+        $byNode = [];
+        foreach ($coded as ['code' => $code]) {
+            $byNode[$plan->node($code->nodeId)->name][] = $code->name;
+        }
+        $names = [];
+        foreach ($byNode as $node => $codes) {
+            $listed = count($codes) > self::NAMED ? [count($codes).' codes'] : $codes;
+            $names = [...$names, ...array_map(static fn (string $code): string => "{$node} · {$code}", $listed)];
+        }
+
+        return $names;
     }
 }
