@@ -28,7 +28,7 @@ final readonly class PinStep implements Step
                     $change->before?->pin,
                     $change->after->name,
                     $change->reason(),
-                    [$change->operation()],
+                    [$change->operation($plan)],
                 );
             }
         }

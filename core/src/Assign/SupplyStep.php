@@ -7,7 +7,6 @@ namespace Rundfunk\Assign;
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
@@ -47,7 +46,7 @@ final readonly class SupplyStep implements Step
                 $drawn[$supply->value] = ($drawn[$supply->value] ?? 0.0) + $class->peakMa;
                 $operations = [Operation::change(ThingKind::Module, $module->id, ['supply' => $supply->value])];
                 if ($supply === SupplyFrom::Adapter && ! $hasAdapter) {
-                    array_unshift($operations, Operation::add(new Module(DerivedId::of('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90)));
+                    array_unshift($operations, Operation::add(new Module($plan->newId('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90)));
                     $hasAdapter = true;
                 }
                 yield new Proposal($this->stage(), Subject::of($module, "{$node->name}, {$module->name}", 'supply'), "Supply of {$module->name}", null, $supply->words(), $reason, $operations);

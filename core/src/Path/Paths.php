@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Path;
 
-use Rundfunk\DerivedId;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -70,7 +69,7 @@ final class Paths
         }
         $hops = [];
         foreach ($this->found[$key] as $index => $way) {
-            $hops[] = new Hop(DerivedId::of('hop', $route->id, (string) $index, $way['from']->id, $way['to']->id), $route->id, $way['from']->linkId, $way['from']->id, $way['to']->id, order: $index);
+            $hops[] = new Hop($this->plan->newId('hop', $route->id, (string) $index, $way['from']->id, $way['to']->id), $route->id, $way['from']->linkId, $way['from']->id, $way['to']->id, order: $index);
         }
 
         return $hops;

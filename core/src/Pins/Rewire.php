@@ -6,11 +6,11 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Terminal;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** One terminal that should get a pin, or another pin than it has. */
@@ -25,10 +25,10 @@ final readonly class Rewire
     ) {
     }
 
-    public function operation(): Operation
+    public function operation(Plan $plan): Operation
     {
         return $this->before === null
-            ? Operation::add(new PinUse(DerivedId::of('pin-use', $this->module->id, $this->terminal->name), $this->module->id, $this->terminal->name, $this->after->name))
+            ? Operation::add(new PinUse($plan->newId('pin-use', $this->module->id, $this->terminal->name), $this->module->id, $this->terminal->name, $this->after->name))
             : Operation::change(ThingKind::PinUse, $this->before->id, ['pin' => $this->after->name]);
     }
 

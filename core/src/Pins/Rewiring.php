@@ -43,7 +43,7 @@ final readonly class Rewiring
 
                 return new Fix(
                     "Move {$use->terminal} to {$change->after->name}".(count($moves) > 1 ? ' and '.(count($moves) - 1).' more' : ''),
-                    ...array_map(static fn (Rewire $move): Operation => $move->operation(), $moves),
+                    ...array_map(static fn (Rewire $move): Operation => $move->operation($plan), $moves),
                 );
             }
         }

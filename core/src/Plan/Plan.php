@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Closure;
+use Rundfunk\DerivedId;
 
 /**
  * The whole of a plan. It never changes: an edit makes another. Every check, proposal and export is a function of it.
@@ -33,6 +34,28 @@ final class Plan
     public function find(ThingKind $kind, string $id): ?Thing
     {
         return $this->things[$kind->value][$id] ?? null;
+    }
+
+    /** @return string an id for something new. It follows from what that is for, so that the same plan gets the same; where one of before has it already, from that too. */
+    public function newId(string ...$for): string
+    {
+        $id = DerivedId::of(...$for);
+        for ($more = 1; $this->holds($id); $more++) {
+            $id = DerivedId::of('another', (string) $more, ...$for);
+        }
+
+        return $id;
+    }
+
+    private function holds(string $id): bool
+    {
+        foreach ($this->things as $things) {
+            if (isset($things[$id])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, Thing> */

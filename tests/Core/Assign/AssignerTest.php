@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assign;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Check\Checker;
@@ -21,6 +22,7 @@ use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
+use Tests\Core\RandomEdits;
 
 final class AssignerTest extends CoreTestCase
 {
@@ -142,5 +144,29 @@ final class AssignerTest extends CoreTestCase
             return;
         }
         self::fail('no receiver with six pipes');
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach ([7, 21, 63, 70] as $seed) {
+            yield "seed {$seed}" => [$seed];
+        }
+    }
+
+    /** Whatever was done to a plan before: what Assign gave may have been moved, pinned to odd values or half removed. */
+    #[DataProvider('seeds')]
+    public function test_a_plan_in_any_state_can_be_assigned_once_and_for_all(int $seed): void
+    {
+        $assigner = new Assigner(self::knowledge());
+        foreach ([self::linden(), self::faulty(), self::farms()] as $plan) {
+            $edits = new RandomEdits($seed, self::knowledge());
+            for ($edit = 0; $edit < 60; $edit++) {
+                $plan = $edits->next($plan)->plan ?? $plan;
+            }
+            $assignment = $assigner->assign($plan);
+            self::assertNotSame([], $assignment->proposals);
+            self::assertSame([], $assigner->assign($assignment->plan)->proposals);
+        }
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Check;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Build\Artefacts;
+use Rundfunk\Build\CHeader;
 use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Overview\Views;
@@ -78,6 +80,22 @@ final class RandomEditsTest extends CoreTestCase
         for ($step = self::EDITS - 1; $step >= 0; $step--) {
             $plan = (new Editor(self::knowledge()))->apply($plan, $inverses[$step])->plan;
             self::assertSame($passed[$step], $writer->write($plan), "back at {$step}");
+        }
+    }
+
+    public function test_whatever_a_plan_holds_every_node_of_it_has_its_sheets(): void
+    {
+        foreach ([self::linden(), self::faulty()] as $plan) {
+            $edits = new RandomEdits(16, self::knowledge());
+            for ($done = 0; $done < self::EDITS; $done++) {
+                $plan = $edits->next($plan)->plan ?? $plan;
+            }
+            foreach ($plan->nodes() as $node) {
+                self::assertStringContainsString('#endif', (new CHeader(self::knowledge()))->write($plan, $node));
+                foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
+                    self::assertNotSame('', $artefact->content, "{$node->name}: {$artefact->key}");
+                }
+            }
         }
     }
 

@@ -9,7 +9,6 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Module;
@@ -46,7 +45,7 @@ final readonly class AdapterMissing implements LooksNearby
                     [],
                     'The plan says that a regulator adapter feeds it, and no such module is on the node.',
                     'Add the adapter, or feed the module from elsewhere.',
-                    new Fix('Add a regulator adapter', Operation::add(new Module(DerivedId::of('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90))),
+                    new Fix('Add a regulator adapter', Operation::add(new Module($plan->newId('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90))),
                 );
             }
         }

@@ -52,7 +52,7 @@ final readonly class PinsUnassigned implements LooksNearby
                 'Not wired yet: '.implode(', ', array_map(static fn (Rewire $change): string => "{$change->module->name} {$change->terminal->name}", $new)).'.',
                 'Assign proposes a pin for each.',
                 new Fix($count === 1 ? "Put {$new[0]->words()}" : "Wire all {$count}", ...array_map(
-                    static fn (Rewire $change): Operation => $change->operation(),
+                    static fn (Rewire $change): Operation => $change->operation($plan),
                     Rewiring::of($plan, $node, $knowledge->catalogue),
                 )),
             );

@@ -11,7 +11,6 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
@@ -79,7 +78,7 @@ final readonly class WeakRail implements LooksNearby
                 return new Fix("Feed {$worst->name} through {$module->name}", ...$operations);
             }
         }
-        $adapter = new Module(DerivedId::of('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90);
+        $adapter = new Module($plan->newId('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90);
 
         return new Fix('Add a regulator adapter', Operation::add($adapter), ...$operations);
     }

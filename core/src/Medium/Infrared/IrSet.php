@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Medium\CodeSet;
 use Rundfunk\Medium\LeftOut;
@@ -70,13 +69,13 @@ final readonly class IrSet
                 $name = $channels === 1 ? $function : "{$function} {$channel}";
                 $there = self::named($plan, $node, $name);
                 $output = $there ?? new Output(
-                    DerivedId::of('set', $node->id, $name), $node->id, mb_substr($name, 0, 80), OutputKind::Function, null, $channels === 1 ? null : (string) $channel,
+                    $plan->newId('set', $node->id, $name), $node->id, mb_substr($name, 0, 80), OutputKind::Function, null, $channels === 1 ? null : (string) $channel,
                     order: $functionOrder++, settings: ['lowest' => $lowest, 'highest' => $highest, 'unit' => ''],
                 );
                 $added = [];
                 foreach ($span->values() as $value) {
                     $code = new KeyCode(
-                        DerivedId::of('set', $output->id, (string) $value), $node->id, mb_substr("{$name} {$value}", 0, 80), $values->text('protocol'),
+                        $plan->newId('set', $output->id, (string) $value), $node->id, mb_substr("{$name} {$value}", 0, 80), $values->text('protocol'),
                         $values->whole('address') + ($channel - 1) * $values->whole('perChannel'),
                         $values->whole('command') + $at * $perFunction + ($value - $lowest) * $values->whole('perValue'),
                         outputId: $output->id, action: Action::Set, order: $codeOrder, value: $value,

@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
 use Rundfunk\Medium\CodeSet;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\Protocols;
@@ -23,6 +24,7 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Shape\PlanRefused;
 use Rundfunk\Plan\Shape\Problems;
 use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** Sets of toys: laid out, filled in, told apart. */
@@ -105,6 +107,17 @@ final class IrSetTest extends CoreTestCase
         self::assertSame(['there already, as Drive -1', 'there already, as Drive 0', 'there already, as Drive 1', null, null, null], array_column($again->cells, 'remark'));
         self::assertCount(6, self::applied($again, $plan)->keyCodes());
         self::assertCount(2, self::applied($again, $plan)->outputs());
+    }
+
+    public function test_a_cell_whose_code_was_moved_away_can_be_laid_out_again(): void
+    {
+        $values = ['functions' => 'Drive', 'lowest' => -1, 'highest' => 1];
+        $plan = self::applied(self::layOut($values));
+        $code = self::byName($plan)['Drive -1'];
+        $moved = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::KeyCode, $code->id, ['command' => 0x40, 'outputId' => null, 'action' => null, 'value' => null])])->plan;
+        $again = self::layOut($values, $moved);
+        self::assertSame(1, $again->jsonSerialize()['added']);
+        self::assertCount(4, self::applied($again, $moved)->keyCodes());
     }
 
     /** @return iterable<string, array{array<string, int|string>, string}> */

@@ -8,7 +8,6 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
@@ -94,7 +93,7 @@ final readonly class SetIncomplete extends InfraredRule
         foreach ($missing as $value) {
             $command = $line->command($value);
             $code = $command === null ? null : new KeyCode(
-                DerivedId::of('worked-out', "{$output->id} {$value}"), $node->id, "{$output->name} {$value}", $model->protocol, $model->address, $command, null, $model->carrierHz, '', $model->format,
+                $plan->newId('worked-out', "{$output->id} {$value}"), $node->id, "{$output->name} {$value}", $model->protocol, $model->address, $command, null, $model->carrierHz, '', $model->format,
                 outputId: $output->id, action: Action::Set, order: ++$order, value: $value,
             );
             if ($code === null || IrCodes::signal($code, $this->protocols) === null || $this->isTaken($plan, $node, $code)) {

@@ -8,7 +8,6 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\Ip;
@@ -88,7 +87,7 @@ final readonly class AddressStep implements Step
             $host,
             'The lowest that is free and that the router does not hand out.',
             [$address === null
-                ? Operation::add(new Address(DerivedId::of('address', $endpoint->id, '0'), $endpoint->id, 0, $host))
+                ? Operation::add(new Address($plan->newId('address', $endpoint->id, '0'), $endpoint->id, 0, $host))
                 : Operation::change(ThingKind::Address, $address->id, ['value' => $host])],
         );
     }

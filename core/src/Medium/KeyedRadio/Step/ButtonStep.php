@@ -8,7 +8,6 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
@@ -60,7 +59,7 @@ final readonly class ButtonStep implements Step
                 continue;
             }
             $taken[$button] = true;
-            $code = new KeyCode(DerivedId::of('button', $control->id), $node->id, $control->name, 'keyed-button', null, $button, controlId: $control->id, order: $button);
+            $code = new KeyCode($plan->newId('button', $control->id), $node->id, $control->name, 'keyed-button', null, $button, controlId: $control->id, order: $button);
             yield new Proposal(
                 $this->stage(),
                 Subject::of($control, "{$node->name}, {$control->name}"),

@@ -8,7 +8,6 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCode;
@@ -55,7 +54,7 @@ final readonly class SenderStep implements Step
                     $value,
                     'Made from the plan itself, so that it is unlikely to be a neighbour\'s, and far from your others.',
                     [$address === null
-                        ? Operation::add(new Address(DerivedId::of('address', $endpoint->id, '0'), $endpoint->id, 0, $value))
+                        ? Operation::add(new Address($plan->newId('address', $endpoint->id, '0'), $endpoint->id, 0, $value))
                         : Operation::change(ThingKind::Address, $address->id, ['value' => $value])],
                 );
             }

@@ -8,7 +8,6 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Check\Subject;
-use Rundfunk\DerivedId;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketAddress;
@@ -49,7 +48,7 @@ final readonly class AddressStep implements Step
                         continue;
                     }
                     $chosen = self::choose($link, $length, $prefix, $live);
-                    $address = $existing ?? new Address(DerivedId::of('address', $endpoint->id, (string) $pipe), $endpoint->id, $pipe);
+                    $address = $existing ?? new Address($plan->newId('address', $endpoint->id, (string) $pipe), $endpoint->id, $pipe);
                     $live[$address->id] = $chosen;
                     $node = $plan->node($endpoint->nodeId);
                     yield new Proposal(
