@@ -40,7 +40,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
         foreach ([self::linden(), self::faulty()] as $plan) {
             $before = Views::of($plan, self::knowledge());
             $things = array_values($plan->all($kind));
-            foreach (array_filter(array_unique([0, intdiv(count($things), 3), count($things) - 1]), static fn (int $at): bool => isset($things[$at])) as $at) {
+            foreach (array_filter(array_unique([0, count($things) - 1]), static fn (int $at): bool => isset($things[$at])) as $at) {
                 foreach (self::edits($plan, $kind, $things[$at]) as $operation) {
                     $this->same($plan, $before, $operation);
                 }
