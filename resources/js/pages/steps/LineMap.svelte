@@ -198,10 +198,19 @@
                         width="18"
                         height={bar.bottom - bar.top + 18}
                         rx="5"
-                        fill={traced?.nodes.has(bar.nodeId) ? 'var(--trace)' : 'var(--sheet)'}
+                        fill="var(--sheet)"
                         stroke="var(--ink)"
                         stroke-width="2"
                     />
+                    {@const passed = traced?.nodes.has(bar.nodeId) ? down(band, bar.nodeId) : null}
+                    {#if passed}<rect
+                            x={bar.x - 8}
+                            y={passed.top - 8}
+                            width="16"
+                            height={passed.bottom - passed.top + 16}
+                            rx="4"
+                            fill="var(--trace)"
+                        />{/if}
                 {/each}
                 {#each band.lines as line (line.linkId)}
                     <a href="#/plans/{planId}/links/{line.linkId}" aria-label={index.link(line.linkId)?.name}>
