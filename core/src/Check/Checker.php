@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use Rundfunk\Edit\Edited;
-use Rundfunk\Edit\Reach;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
@@ -36,7 +35,7 @@ final readonly class Checker
     {
         $known = $before->byRule();
         $kinds = $edited->kinds();
-        $reach = Reach::of($edited);
+        $reach = $edited->reach();
         $around = $reach->surroundings();
         $byRule = [];
         foreach ($this->rules as $rule) {

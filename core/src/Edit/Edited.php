@@ -8,14 +8,16 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** What an edit made of a plan. */
-final readonly class Edited
+final class Edited
 {
+    private ?Reach $reach = null;
+
     /**
      * @param  Plan  $before  the plan as it was
      * @param  list<Operation>  $inverse  would undo it
      * @param  array<string, list<string>>  $touched  ids by kind ("plan" for the plan itself): added, changed or removed
      */
-    public function __construct(public Plan $before, public Plan $plan, public array $inverse, public array $touched)
+    public function __construct(public readonly Plan $before, public readonly Plan $plan, public readonly array $inverse, public readonly array $touched)
     {
     }
 
@@ -30,6 +32,12 @@ final readonly class Edited
         }
 
         return $kinds;
+    }
+
+    /** How far it is felt: worked out once, for the rules and the views alike. */
+    public function reach(): Reach
+    {
+        return $this->reach ??= Reach::of($this);
     }
 
     public function touchesParticulars(): bool

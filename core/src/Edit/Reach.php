@@ -60,11 +60,6 @@ final readonly class Reach
         return new self($edited->plan, $near->nodes(), $near->links(), $near->routes(), $gone);
     }
 
-    public function isEverything(): bool
-    {
-        return $this->nodes === null;
-    }
-
     /** @return list<Node> */
     public function nodes(): array
     {

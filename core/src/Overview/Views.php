@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Overview;
 
 use Rundfunk\Edit\Edited;
-use Rundfunk\Edit\Reach;
 use Rundfunk\Knowledge;
 use Rundfunk\Path\Paths;
 use Rundfunk\Plan\Plan;
@@ -39,7 +38,7 @@ final readonly class Views
     public static function after(Edited $edited, Knowledge $knowledge): array
     {
         $plan = $edited->plan;
-        $reach = Reach::of($edited);
+        $reach = $edited->reach();
         $nodes = $reach->nodes();
         $outputs = $reach->outputs();
         // A link's panel shows where its neighbours on the air are, wherever those are.
