@@ -21,6 +21,7 @@ needs_packages() {
         [[ -d /lib/udev/rc_keymaps ]] || missing+=(ir-keytable)
         command -v ngspice >/dev/null || missing+=(ngspice)
         command -v gammu >/dev/null || missing+=(gammu)
+        [[ -x /usr/bin/python3 ]] || missing+=(python3)
     fi
     printf '%s\n' "${missing[@]}"
 }
