@@ -16,11 +16,12 @@ final readonly class CaptureText
     private const PAUSE_NS = 10_000_000;
 
     /**
+     * @param  int  $pauseNs  what ends a frame: less than the usual for kinds whose pauses are short
      * @return list<Frame> in the order in which they came
      *
      * @throws CaptureRefused
      */
-    public static function read(string $text): array
+    public static function read(string $text, int $pauseNs = self::PAUSE_NS): array
     {
         if (strlen($text) > self::LARGEST) {
             throw CaptureRefused::tooLarge(self::LARGEST);
@@ -37,7 +38,7 @@ final readonly class CaptureText
             }
             $ns = $number * 1000;
             $isMark = $what === 'pulse';
-            if (! $isMark && ($ns >= self::PAUSE_NS || $what === 'timeout')) {
+            if (! $isMark && ($ns >= $pauseNs || $what === 'timeout')) {
                 $frames = self::with($frames, $lengths, $carrierHz, $gapNs);
                 $gapNs = $ns;
                 $lengths = [];

@@ -14,6 +14,12 @@ use Rundfunk\Signal\CaptureText;
 final readonly class KeyedLearning
 {
     /**
+     * Longer than three pulse lengths of the slowest fobs, shorter than the thirty-one of the quickest, with what receivers
+     * add: good for pulses of 0.12 to 0.87 ms.
+     */
+    private const PAUSE_NS = 3_000_000;
+
+    /**
      * @param  list<KeyCode>  $known
      * @return list<array<string, mixed>>
      *
@@ -22,7 +28,7 @@ final readonly class KeyedLearning
     public static function from(string $text, array $known): array
     {
         try {
-            $frames = CaptureText::read($text);
+            $frames = CaptureText::read($text, self::PAUSE_NS);
         } catch (CaptureRefused $refused) {
             throw LearningRefused::because($refused->getMessage());
         }
