@@ -16,6 +16,8 @@ export default defineConfig({
     ],
     server: { host: '127.0.0.1' },
     test: {
+        // Looking for roles in a table of a thousand cells takes seconds on a busy machine.
+        testTimeout: 60_000,
         environment: 'jsdom',
         setupFiles: ['resources/js/test-setup.ts'],
         include: ['resources/js/**/*.test.ts'],

@@ -1,5 +1,6 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
+    import { typed } from '../lib/typed';
     import PinButton from './PinButton.svelte';
     import SelectField from './SelectField.svelte';
     import TextField from './TextField.svelte';
@@ -40,12 +41,8 @@
               : wide('min-w-[84px]'),
     );
 
-    /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
-    function typed(text: string): Value {
-        if (field.kind === 'text') {
-            return text === '' && field.nullable ? null : text;
-        }
-        return text === '' ? null : /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : text;
+    function said(text: string): Value {
+        return field.kind === 'text' ? (text === '' && field.nullable ? null : text) : typed(text);
     }
 </script>
 
@@ -86,7 +83,7 @@
             class={width}
             value={String(value ?? '')}
             placeholder={field.nullable ? (empty ?? (width === narrow ? 'none' : 'none yet')) : ''}
-            onsave={(text) => onsave(typed(text))}
+            onsave={(text) => onsave(said(text))}
         />
     {/if}
     {#if onpin}<PinButton {pinned} what={field.title} onturn={onpin} />{/if}

@@ -1,21 +1,16 @@
 <script lang="ts">
-    import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../lib/api';
     import { actions, cellText, takesValue, type Action } from '../../lib/actions';
     import { moveInGrid } from '../../lib/grid';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
-    import Sign from '../../widgets/Sign.svelte';
-    import SelectField from '../../widgets/SelectField.svelte';
-    import TextField from '../../widgets/TextField.svelte';
-    import OutputMasters from './routes/OutputMasters.svelte';
+    import ChosenCell from './routes/ChosenCell.svelte';
     import type { StepProps } from '../steps';
 
     let { data, index, catalogue, planId, item }: StepProps = $props();
 
     type Control = Schemas['Control'];
     type Output = Schemas['Output'];
-    type Route = Schemas['Route'];
 
     const rows = $derived(
         index.nodes.flatMap((node) =>
@@ -62,7 +57,6 @@
     );
     const view = $derived(data.routes.find((one) => one.routeId === route?.id));
     const findings = $derived(route === undefined ? [] : (troubled[route.id] ?? []));
-    const fitting = $derived(catalogue.controlKinds.find((one) => one.key === control?.kind)?.actions ?? []);
 
     $effect(() => {
         const named = index.route(item);
@@ -110,33 +104,6 @@
     }
 
     const masters = $derived(data.masters.find((one) => one.outputId === output?.id)?.masters ?? []);
-
-    /** What "all off" means and the chosen control does not do yet. */
-    const offMissing = $derived(data.allOff.filter((id) => !routes.has(`${control?.id} ${id}`)));
-
-    function allOff(one: Control): void {
-        const first = index.nextOrder(data.document.routes);
-        void workspace.edit(
-            `${index.node(one.nodeId)?.name} ${one.name}: all off`,
-            ...offMissing.map((outputId, at) =>
-                add('route', ulid(), { controlId: one.id, outputId, action: 'off', pulseMs: null, order: first + at }),
-            ),
-        );
-    }
-
-    function setPulse(existing: Route, text: string): void {
-        const milliseconds = Math.round(Number(text.replace(',', '.')) * 1000);
-        void workspace.edit(
-            `Pulse of ${text} s`,
-            change('route', existing.id, { pulseMs: Number.isFinite(milliseconds) ? milliseconds : text }),
-        );
-    }
-
-    /** What was typed goes to the core as a number when it is one, and as it stands when not: the core says what is wrong. */
-    function setValue(existing: Route, text: string): void {
-        const value = text === '' ? null : /^[-+]?\d+$/.test(text) ? Number(text) : text;
-        void workspace.edit(`${existing.action} ${text}`, change('route', existing.id, { value }));
-    }
 
     function focusCell(nextRow: number, nextColumn: number): void {
         [row, column] = [nextRow, nextColumn];
@@ -246,97 +213,18 @@
         </table>
     </div>
     {#if control !== undefined && output !== undefined}
-        <section class="sheet mt-3 p-3" aria-label="The chosen cell">
-            <div class="flex flex-wrap items-end gap-4">
-                <h2 class="pb-1">{name(control, output)}</h2>
-                <SelectField
-                    label="Action"
-                    quiet
-                    value={route?.action ?? ''}
-                    empty="none"
-                    class="w-[150px]"
-                    items={actions.map((one) => ({
-                        value: one.action,
-                        name: fitting.includes(one.action) ? one.action : `${one.action} (unfit)`,
-                    }))}
-                    onsave={(value) => choose(control, output, value === '' ? null : (value as Action))}
-                />
-                {#if fitting.includes('off') && offMissing.length > 0}
-                    <Button
-                        color="alternative"
-                        title="Routes it with off to every output that is switched on from somewhere"
-                        onclick={() => allOff(control)}>All off</Button
-                    >
-                {/if}
-                {#if route?.action === 'pulse'}
-                    <div class="flex items-end gap-1">
-                        <TextField
-                            label="Pulse, seconds"
-                            quiet
-                            mono
-                            class="w-[80px]"
-                            value={String((route.pulseMs ?? 0) / 1000)}
-                            onsave={(text) => setPulse(route, text)}
-                        /><span class="pb-1">s</span>
-                    </div>
-                {/if}
-                {#if route !== undefined && takesValue(route.action)}
-                    <TextField
-                        label={route.action === 'step' ? 'Step by' : 'Value'}
-                        quiet
-                        mono
-                        class="w-[160px]"
-                        placeholder={route.action === 'set' ? 'from the control' : '+1 or -1'}
-                        value={String(route.value ?? '')}
-                        onsave={(text) => setValue(route, text)}
-                    />
-                {/if}
-                {#if view !== undefined && route !== undefined}
-                    <p class="text-soft pb-1">
-                        {#if view.hops.length === 0}{view.time ? 'inside the node' : 'no way leads there'}{/if}
-                        {#each view.hops as hop, at (at)}{at > 0 ? ', then ' : 'over '}{index.link(hop.linkId)?.name}
-                            <span class="mono">{hop.address ?? ''} {hop.code ?? 'no code yet'}</span>{/each}
-                    </p>
-                    <a class="quiet-link pb-1" href="#/plans/{planId}/map/{route.id}">Trace on the line map</a>
-                {/if}
-            </div>
-            {#if view?.time}
-                <div class="mt-2 flex items-center gap-3">
-                    <div
-                        class="flex h-[22px] grow overflow-hidden rounded-[3px] text-[13px] text-white"
-                        aria-hidden="true"
-                    >
-                        {#each view.time.segments.filter((segment) => segment.share > 0.004) as segment, at (at)}
-                            <span
-                                class="truncate px-1.5 leading-[22px] {segment.kind === 'airtime' ||
-                                segment.kind === 'retries'
-                                    ? 'bg-[#1f6fb5]'
-                                    : segment.kind === 'waiting'
-                                      ? 'bg-[#0b6b6b]'
-                                      : 'bg-[#5a6a6b]'} border-sheet border-r"
-                                style="flex: {Math.max(segment.share, 0.03)} 0 0"
-                                title="{segment.label}: {segment.best} to {segment.worst}">{segment.label}</span
-                            >
-                        {/each}
-                    </div>
-                    <p class="shrink-0">
-                        press to click <b class="mono">{view.time.typical}</b>,
-                        <span class="mono">{view.time.worst}</span> at worst
-                    </p>
-                </div>
-            {/if}
-            <OutputMasters {output} {masters} {index} {catalogue} />
-            {#each findings as finding (finding.id)}
-                <p class="mt-2 flex items-center gap-2">
-                    <Sign severity={finding.severity} size={16} /> <b class="font-medium">{finding.title}.</b>
-                    <span class="text-soft">{finding.remedy}</span>
-                    {#if finding.fix}<Button
-                            color="alternative"
-                            onclick={() => finding.fix && workspace.edit(finding.fix.label, ...finding.fix.operations)}
-                            >{finding.fix.label}</Button
-                        >{/if}
-                </p>
-            {/each}
-        </section>
+        <ChosenCell
+            {control}
+            {output}
+            {route}
+            {view}
+            {masters}
+            {findings}
+            allOffIds={data.allOff}
+            {index}
+            {catalogue}
+            {planId}
+            onchoose={(action) => choose(control, output, action)}
+        />
     {/if}
 {/if}

@@ -3,6 +3,7 @@
     import type { Catalogue, Schemas } from '../../../lib/api';
     import { takesValue } from '../../../lib/actions';
     import type { PlanIndex } from '../../../lib/plan-index';
+    import { typed } from '../../../lib/typed';
     import { change, remove, workspace } from '../../../lib/workspace.svelte';
     import PulseStrip from '../../../panels/PulseStrip.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -58,8 +59,7 @@
     }
 
     function setValue(code: Schemas['KeyCode'], text: string): void {
-        const value = text === '' ? null : /^[-+]?\d+$/.test(text) ? Number(text) : text;
-        void workspace.edit(`Value of ${code.name}`, change('keyCode', code.id, { value }));
+        void workspace.edit(`Value of ${code.name}`, change('keyCode', code.id, { value: typed(text) }));
     }
 </script>
 
