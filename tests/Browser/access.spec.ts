@@ -68,21 +68,27 @@ for (const theme of ['light', 'dark'] as const) {
 
         for (const plan of ['linden-hollow', 'faulty-on-purpose'] as const) {
             test(`every page of ${plan}`, async ({ page }) => {
-                test.slow(plan === 'faulty-on-purpose', 'hundreds of things to look at');
+                test.slow(true, 'hundreds of things to look at');
                 await register(page);
                 await sound(page);
                 const address = await open(page, plan);
-                for (const [step, title] of [
-                    ['map', 'Line map'],
-                    ['site', 'Site'],
+                // Of the faulty plan the pages that faults look different on; its switch table has thousands of cells.
+                const pages = [
                     ['nodes', 'Nodes'],
                     ['links', 'Links'],
-                    ['routes', 'Routes'],
-                    ['build', plan === 'linden-hollow' ? 'Pocket A' : 'Bare idea'],
                     ['assign', 'Assign'],
                     ['findings', 'Findings'],
-                    ['history', 'History'],
-                ] as const) {
+                    ...(plan === 'linden-hollow' || theme === 'dark' ? ([['routes', 'Routes']] as const) : []),
+                    ...(plan === 'linden-hollow'
+                        ? ([
+                              ['map', 'Line map'],
+                              ['site', 'Site'],
+                              ['build', 'Pocket A'],
+                              ['history', 'History'],
+                          ] as const)
+                        : []),
+                ] as const;
+                for (const [step, title] of pages) {
                     await page.goto(`/${address}/${step}`);
                     await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
                     await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
