@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\SignedIn;
+use App\Http\AskedNode;
 use App\Plans\PlanStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,11 +29,9 @@ final class LearnController
     ])]
     public function __invoke(Request $request, string $plan, string $node): JsonResponse
     {
-        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
-        $found = $loaded->node($node);
-        $key = $request->input('medium');
+        $asked = AskedNode::of($request, $plan, $node, $this->store, $this->knowledge->media);
+        $medium = $asked->medium;
         $text = $request->input('text');
-        $medium = is_string($key) && $this->knowledge->media->has($key) ? $this->knowledge->media->named($key) : null;
         if (! $medium instanceof LearnsCodes) {
             throw PlanRefused::at('/medium', 'must be a medium whose codes can be learned');
         }
@@ -41,7 +39,7 @@ final class LearnController
             throw PlanRefused::at('/text', 'must be the text of a capture or keymap');
         }
         try {
-            return new JsonResponse(['rows' => $medium->learn($text, $loaded->keyCodesOf($found))]);
+            return new JsonResponse(['rows' => $medium->learn($text, $asked->plan->keyCodesOf($asked->node))]);
         } catch (LearningRefused $refused) {
             throw PlanRefused::at('/text', 'cannot be learned from. '.$refused->getMessage());
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\SignedIn;
+use App\Http\AskedNode;
 use App\Plans\PlanStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,20 +31,18 @@ final class SetController
     ])]
     public function __invoke(Request $request, string $plan, string $node): JsonResponse
     {
-        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
-        $found = $loaded->node($node);
-        $key = $request->input('medium');
-        $medium = is_string($key) && $this->knowledge->media->has($key) ? $this->knowledge->media->named($key) : null;
+        $asked = AskedNode::of($request, $plan, $node, $this->store, $this->knowledge->media);
+        $medium = $asked->medium;
         if (! $medium instanceof LaysOutSets) {
             throw PlanRefused::at('/medium', 'must be a medium whose sets can be laid out');
         }
-        if ($found->kind !== NodeKind::Fixture) {
+        if ($asked->node->kind !== NodeKind::Fixture) {
             throw PlanRefused::at('/node', 'must be an appliance or toy');
         }
         $problems = new Problems;
         $values = $medium->setShape()->accept($request->input('values'), '/values', $problems);
         $problems->settle();
 
-        return new JsonResponse($medium->layOut($loaded, $found, new Values($values)));
+        return new JsonResponse($medium->layOut($asked->plan, $asked->node, new Values($values)));
     }
 }
