@@ -105,6 +105,33 @@ final class EditTest extends FeatureTestCase
         self::assertSame($before, $this->look()->json('document'));
     }
 
+    /** @return iterable<string, array{mixed, int}> value, status */
+    public static function values(): iterable
+    {
+        yield 'a value' => [-3, 200];
+        yield 'none' => [null, 200];
+        yield 'the farthest' => [10_000, 200];
+        yield 'too far' => [10_001, 422];
+        yield 'a fraction' => [1.5, 422];
+        yield 'text' => ['3', 422];
+        yield 'a list' => [[3], 422];
+    }
+
+    /** A route's value is kept, and what is none is refused at its place. */
+    #[DataProvider('values')]
+    public function test_a_route_s_value_is_a_whole_number_or_none(mixed $value, int $status): void
+    {
+        $route = $this->look()->json('document.routes.0.id');
+        $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'route', 'id' => $route, 'values' => ['action' => 'set', 'value' => $value]])->assertStatus($status);
+        if ($status === 422) {
+            $answer->assertJsonPath('problems.0.place', '/operations/0/values/value');
+        } else {
+            self::assertSame($value, array_column($this->look()->json('document.routes'), 'value', 'id')[$route]);
+            $this->undo()->assertOk();
+            self::assertNull(array_column($this->look()->json('document.routes'), 'value', 'id')[$route]);
+        }
+    }
+
     public function test_an_edit_is_done_whole_or_not_at_all(): void
     {
         $before = $this->look()->json('document');

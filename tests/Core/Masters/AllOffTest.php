@@ -24,11 +24,16 @@ final class AllOffTest extends CoreTestCase
             ->output('lamp', 'board', 'Lamp')
             ->output('spare', 'board', 'Spare')
             ->output('stopped', 'board', 'Only ever stopped')
+            ->node('toy', 'Toy', NodeKind::Fixture, null, null)
+            ->output('speed', 'toy', 'Speed', OutputKind::Function)
+            ->output('brake', 'toy', 'Only ever set to nought', OutputKind::Function)
             ->output('told', 'phone', 'Told', OutputKind::Message)
             ->route('key', Action::Toggle, 'lamp')
             ->route('key', Action::Off, 'stopped')
             ->route('key', Action::On, 'told')
+            ->route('key', Action::Set, 'speed', value: 3)
+            ->route('key', Action::Set, 'brake', value: 0)
             ->plan();
-        self::assertSame(['Lamp'], array_map(static fn (Output $output): string => $output->name, AllOff::of($plan)));
+        self::assertSame(['Lamp', 'Speed'], array_map(static fn (Output $output): string => $output->name, AllOff::of($plan)));
     }
 }
