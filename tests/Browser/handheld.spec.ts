@@ -199,6 +199,7 @@ test.describe('calculators', () => {
         await page.getByLabel('Called').press('Tab');
         await page.getByRole('button', { name: 'Keep it there' }).click();
         await page.getByRole('link', { name: 'See its codes' }).click();
+        await expect(page.getByRole('heading', { level: 1, name: 'Nodes' })).toBeVisible();
         await expect(page.getByRole('region', { name: 'Codes' }).getByText('RC-5 0x04 0x08')).toBeVisible();
         await expect(page.getByLabel('What Swing makes it do')).toHaveValue('');
     });
@@ -215,7 +216,8 @@ test.describe('calculators', () => {
         await page.getByLabel('Where').selectOption({ label: 'Fob' });
         await page.getByRole('button', { name: 'Use there' }).click();
         await page.getByRole('link', { name: 'See the link' }).click();
-        await expect(page.getByLabel('Repeats')).toHaveValue('6');
+        await expect(page.getByRole('heading', { level: 1, name: 'Links' })).toBeVisible();
+        await expect(page.getByRole('textbox', { name: 'Repeats' })).toHaveValue('6');
     });
 
     test('a calculator is tried, shared by its address, and its figures are put into a plan', async ({ page }) => {
