@@ -26,7 +26,7 @@ final class ChangesView
             'version' => $kept->after->version,
             'plan' => $plan->particulars->values(),
             'things' => self::things($kept->edited),
-            ...Views::after($kept->edited, $knowledge),
+            ...Views::after($kept->edited, $kept->after->findings, $knowledge),
             ...WorkspaceView::whole($record, $kept->after, $user, $knowledge),
         ];
     }

@@ -35,23 +35,38 @@ final readonly class Checker
     {
         $known = $before->byRule();
         $kinds = $edited->kinds();
-        $reach = $edited->reach();
-        $around = $reach->surroundings();
+        $around = $edited->reach()->surroundings();
         $byRule = [];
         foreach ($this->rules as $rule) {
             $touched = $edited->touchesParticulars() || array_filter($rule->reads(), static fn (ThingKind $kind): bool => in_array($kind, $kinds, true)) !== [];
             $found = $known[$rule->key()] ?? null;
             $byRule[$rule->key()] = match (true) {
-                $found !== null && ! $touched => $found,
-                $found !== null && $around !== null && $rule instanceof LooksNearby => [
-                    ...array_filter($found, static fn (Finding $finding): bool => ! $reach->feels($finding->at->kind, $finding->at->id)),
-                    ...array_filter($this->run($rule, $around), static fn (Finding $finding): bool => $reach->feels($finding->at->kind, $finding->at->id)),
-                ],
-                default => $this->run($rule, $edited->plan),
+                $found === null => $this->run($rule, $edited->plan),
+                $touched => $this->again($rule, $edited, $around, $found),
+                default => $found,
             };
         }
 
         return new Findings($byRule);
+    }
+
+    /**
+     * @param  Plan|null  $around  where those rules look that look nearby
+     * @param  list<Finding>  $found  before the edit
+     * @return list<Finding>
+     */
+    private function again(Rule $rule, Edited $edited, ?Plan $around, array $found): array
+    {
+        $reach = $edited->reach();
+        if ($around === null || ! ($rule instanceof LooksNearby || $rule instanceof LooksNearbyFirst)) {
+            return $this->run($rule, $edited->plan);
+        }
+        $again = [
+            ...array_filter($found, static fn (Finding $finding): bool => ! $reach->feels($finding->at->kind, $finding->at->id)),
+            ...array_filter($this->run($rule, $around), static fn (Finding $finding): bool => $reach->feels($finding->at->kind, $finding->at->id)),
+        ];
+
+        return $again !== [] && $rule instanceof LooksNearbyFirst ? $this->run($rule, $edited->plan) : $again;
     }
 
     /** @return list<Finding> */

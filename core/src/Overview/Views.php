@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Overview;
 
+use Rundfunk\Check\Findings;
+use Rundfunk\Check\Rule\RouteWithoutPath;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
-use Rundfunk\Path\Paths;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Thing;
@@ -33,17 +34,17 @@ final readonly class Views
     /**
      * What an edit made of them: the parts that can have changed, and the ids of those that are no more.
      *
+     * @param  Findings  $findings  of the plan as the edit left it
      * @return array<string, array{put: list<array<string, mixed>>, gone: list<string>}>
      */
-    public static function after(Edited $edited, Knowledge $knowledge): array
+    public static function after(Edited $edited, Findings $findings, Knowledge $knowledge): array
     {
         $plan = $edited->plan;
         $reach = $edited->reach();
         $nodes = $reach->nodes();
         $outputs = $reach->outputs();
-        // A link's panel shows where its neighbours on the air are, wherever those are.
-        $links = in_array(ThingKind::Link, $edited->kinds(), true) ? $plan->links() : $reach->links();
-        $routes = self::withLoose($plan, $reach->routes());
+        $links = $reach->links();
+        $routes = self::withLoose($plan, $reach->routes(), $findings);
 
         return [
             'routes' => self::part('routes', RouteViews::of($plan, $knowledge, $routes), [], $reach->gone(ThingKind::Route)),
@@ -58,14 +59,13 @@ final readonly class Views
      * A route that has no sound way in the plan may find another, or lose it, by whatever is done anywhere.
      *
      * @param  list<Route>  $near
-     * @return list<Route>
+     * @return list<Route> in the order of the plan
      */
-    private static function withLoose(Plan $plan, array $near): array
+    private static function withLoose(Plan $plan, array $near, Findings $findings): array
     {
-        $paths = new Paths($plan);
-        $ids = array_flip(array_map(static fn (Route $route): string => $route->id, $near));
+        $ids = array_flip([...array_map(static fn (Route $route): string => $route->id, $near), ...RouteWithoutPath::in($findings)]);
 
-        return array_values(array_filter($plan->routes(), static fn (Route $route): bool => isset($ids[$route->id]) || ! $paths->holds($route)));
+        return array_values(array_filter($plan->routes(), static fn (Route $route): bool => isset($ids[$route->id])));
     }
 
     /**

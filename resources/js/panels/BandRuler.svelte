@@ -2,7 +2,13 @@
     import type { Schemas } from '../lib/api';
     import { placeLabels } from '../lib/ruler-labels';
 
-    let { figures }: { figures: Schemas['PacketRadioPanel']['figures'] } = $props();
+    interface Props {
+        figures: Schemas['PacketRadioPanel']['figures'];
+        /** Whatever else the plan has on the band. */
+        others: { name: string; channel: number }[];
+    }
+
+    let { figures, others }: Props = $props();
     let width = $state(780);
     const left = 14;
     const ROW = 15;
@@ -17,7 +23,7 @@
                 ...(figures.here === null
                     ? []
                     : [{ text: `here ${figures.here} · ${figures.freqMhz} MHz`, x: x(figures.here) }]),
-                ...figures.others.map((other) => ({ text: `${other.name} ${other.channel}`, x: x(other.channel) })),
+                ...others.map((other) => ({ text: `${other.name} ${other.channel}`, x: x(other.channel) })),
             ],
             width,
         ),

@@ -15,6 +15,13 @@
     const shared = $derived(
         medium.endpointSettings.filter((field) => medium.linkSettings.some((other) => other.name === field.name)),
     );
+    const others = $derived(
+        index.links.flatMap((other) =>
+            other.medium === link.medium && other.id !== link.id && typeof other.settings.channel === 'number'
+                ? [{ name: other.name, channel: other.settings.channel }]
+                : [],
+        ),
+    );
     const figure = (us: number): string =>
         us >= 1000 ? `${(us / 1000).toFixed(2)} ms` : `${Number(us.toFixed(1))} µs`;
     const colours = { turn: 'bg-[#5a6a6b]', frame: 'bg-[#1f6fb5]', acknowledge: 'bg-[#0b6b6b]' };
@@ -40,7 +47,7 @@
     }
 </script>
 
-<section class="sheet mt-3 px-3 pt-2 pb-1" aria-label="Band ruler"><BandRuler {figures} /></section>
+<section class="sheet mt-3 px-3 pt-2 pb-1" aria-label="Band ruler"><BandRuler {figures} {others} /></section>
 
 <section class="sheet mt-3 overflow-x-auto" aria-label="Ends">
     <table class="ledger tight">

@@ -52,7 +52,7 @@ final class RandomEditsTest extends CoreTestCase
             $what = json_encode($edited->touched, JSON_THROW_ON_ERROR)." as edit {$done}";
             $findings = $checker->recheck($edited, $findings);
             self::assertSame(self::json($checker->check($edited->plan)->all()), self::json($findings->all()), $what);
-            foreach (Views::after($edited, self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
+            foreach (Views::after($edited, $findings, self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
                 $views[$list] = [...array_diff_key($views[$list], array_flip($gone)), ...array_column($put, null, Views::KEYS[$list])];
                 ksort($views[$list]);
             }

@@ -6,8 +6,9 @@ namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Assign\PathStep;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Findings;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearbyFirst;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -21,11 +22,19 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /** A route whose hops do not lead from its control to its output. */
-final readonly class RouteWithoutPath implements Rule
+final readonly class RouteWithoutPath implements LooksNearbyFirst
 {
+    private const KEY = 'route-without-path';
+
+    /** @return list<string> ids of the routes that lead nowhere, in what was found */
+    public static function in(Findings $findings): array
+    {
+        return array_map(static fn (Finding $finding): string => $finding->at->id, $findings->byRule()[self::KEY] ?? []);
+    }
+
     public function key(): string
     {
-        return 'route-without-path';
+        return self::KEY;
     }
 
     public function reads(): array

@@ -26,7 +26,6 @@ final readonly class PacketPanel
             'wifi' => Schema::listOf(Schema::object(['channel' => Schema::whole(), ...$stretch])),
             'here' => Schema::orNull(Schema::whole()),
             'freqMhz' => Schema::orNull(Schema::whole()),
-            'others' => Schema::listOf(Schema::object(['name' => Schema::text(), 'channel' => Schema::whole()])),
             'exchange' => Schema::object([
                 'parts' => Schema::listOf(Schema::object(['kind' => Schema::oneOf('turn', 'frame', 'acknowledge'), 'label' => Schema::text(), 'us' => Schema::number()])),
                 'totalUs' => Schema::number(), 'leastRetryDelayUs' => Schema::whole(), 'sensitivityDbm' => Schema::number(),
@@ -51,7 +50,6 @@ final readonly class PacketPanel
             'wifi' => array_map(self::wifi(...), $plan->particulars->busyWifi),
             'here' => $settings->channel,
             'freqMhz' => $settings->channel === null ? null : PacketSpectrum::frequencyMhz($settings->channel),
-            'others' => self::others($plan, $link),
             'exchange' => self::exchange($settings),
             'ends' => array_map(static fn (Endpoint $end): array => self::end($plan, $link, $end), $plan->endpointsOn($link)),
         ];
@@ -79,20 +77,6 @@ final readonly class PacketPanel
         [$from, $to] = PacketSpectrum::wifiStretch($channel);
 
         return ['channel' => $channel, 'from' => $from, 'to' => $to];
-    }
-
-    /** @return list<array{name: string, channel: int}> */
-    private static function others(Plan $plan, Link $link): array
-    {
-        $others = [];
-        foreach ($plan->linksOver(PacketRadio::KEY) as $other) {
-            $channel = PacketSettings::of($other)->channel;
-            if ($other->id !== $link->id && $channel !== null) {
-                $others[] = ['name' => $other->name, 'channel' => $channel];
-            }
-        }
-
-        return $others;
     }
 
     /** @return array<string, mixed> */
@@ -128,6 +112,9 @@ final readonly class PacketPanel
         }
         $targets = [];
         foreach ($end->role->sends() ? $plan->hopsFrom($end) : [] as $hop) {
+            if (isset($targets[$hop->toId])) {
+                continue;
+            }
             $to = $plan->endpoint($hop->toId);
             $address = PacketPipes::addressBetween($plan, $end->id, $to);
             $targets[$to->id] = [
