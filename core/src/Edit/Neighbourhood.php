@@ -115,7 +115,7 @@ final class Neighbourhood
             }
         }
 
-        return $draft->plan();
+        return $draft->partOf($this->plan);
     }
 
     private function putNode(PlanDraft $draft, Node $node): void

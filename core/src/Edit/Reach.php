@@ -131,6 +131,10 @@ final readonly class Reach
         }
         $near->spread();
         $near->spread();
+        // A link on which nobody is yet is near nobody.
+        foreach ($this->links() as $link) {
+            $near->startAt($this->plan, $link);
+        }
 
         return 2 * count($near->nodes()) > count($this->plan->all(ThingKind::Node)) ? null : $near->plan();
     }

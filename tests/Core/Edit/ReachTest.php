@@ -6,11 +6,13 @@ namespace Tests\Core\Edit;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Crossings;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
@@ -57,6 +59,19 @@ final class ReachTest extends CoreTestCase
         // Reading it from a file checks every reference.
         $text = (new PlanWriter)->write($around);
         self::assertSame($text, (new PlanWriter)->write((new PlanReader(self::knowledge()))->read($text)));
+    }
+
+    public function test_a_link_on_which_nobody_is_yet_is_among_its_own_surroundings(): void
+    {
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio')->link('m', 'Far air', 'packet-radio');
+        foreach (range(1, 6) as $number) {
+            $sketch->node("n{$number}", "Node {$number}", NodeKind::Controller, null, '8bit-5v-20io');
+        }
+        $plan = $sketch->plan();
+        $edited = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::Link, $sketch->id('l'), ['settings' => ['channel' => 90]])]);
+        self::assertSame([$sketch->id('l')], array_map(static fn (Link $link): string => $link->id, $edited->reach()->surroundings()?->links() ?? []));
+        $checker = new Checker(self::knowledge());
+        self::assertContains('packet-channel-outside-band', array_column($checker->recheck($edited, $checker->check($plan))->all(), 'rule'));
     }
 
     public function test_another_region_is_felt_everywhere(): void

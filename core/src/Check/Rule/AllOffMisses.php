@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Rule;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** A control that puts everything off, but for one or two that were forgotten. */
-final readonly class AllOffMisses implements Rule
+final readonly class AllOffMisses implements LooksNearby
 {
     /** So many outputs must it put off before it counts as putting everything off. */
     private const MANY = 3;

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Something dangerous hangs on a call, and who calls can be forged. */
-final readonly class CallOpens extends CellularRule
+final readonly class CallOpens extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

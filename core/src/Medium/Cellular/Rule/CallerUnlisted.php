@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Cellular\CellularEnd;
 use Rundfunk\Plan\Plan;
 
 /** Somebody is to call or text, and the modem does not obey them. */
-final readonly class CallerUnlisted extends CellularRule
+final readonly class CallerUnlisted extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** One phone whose calls to one modem are to do two things. */
-final readonly class CallsAlike extends CellularRule
+final readonly class CallsAlike extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

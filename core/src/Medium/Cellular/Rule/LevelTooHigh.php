@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\Cellular\ModemLevel;
 use Rundfunk\Plan\Plan;
 
 /** The board's high is more than the modem's input stands. */
-final readonly class LevelTooHigh extends CellularRule
+final readonly class LevelTooHigh extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\Cellular\ModemLevel;
 use Rundfunk\Plan\Plan;
 
 /** The modem's high is less than the board takes for one, on paper. */
-final readonly class LevelTooLow extends CellularRule
+final readonly class LevelTooLow extends CellularRule implements LooksNearby
 {
     /** What an 8-bit board takes for high, as a share of its supply. Source: data sheet of the class, from memory. */
     private const HIGH = 0.6;

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Plan;
 
-final readonly class NetworkClosing extends CellularRule
+final readonly class NetworkClosing extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

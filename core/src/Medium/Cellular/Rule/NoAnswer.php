@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
 
 /** A text that is not answered: whoever sent it does not know what is so. */
-final readonly class NoAnswer extends CellularRule
+final readonly class NoAnswer extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

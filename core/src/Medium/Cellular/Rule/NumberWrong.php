@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Plan;
 
 /** A phone without a number, or with one that cannot be. */
-final readonly class NumberWrong extends CellularRule
+final readonly class NumberWrong extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Plan;
 
 /** A modem that obeys whoever has its number. */
-final readonly class ObeysAnyone extends CellularRule
+final readonly class ObeysAnyone extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

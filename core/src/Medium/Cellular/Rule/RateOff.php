@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Electrical\UartDivider;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Plan;
 
 /** A serial rate that the board's clock does not divide to. */
-final readonly class RateOff extends CellularRule
+final readonly class RateOff extends CellularRule implements LooksNearby
 {
     /** Where to warn, and where it fails. Common practice; half a bit in 9½ is the end of it. */
     private const DOUBTFUL = 0.02;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\Cellular\WebReport;
 use Rundfunk\Plan\Plan;
 
 /** Readings go to an address that a modem cannot ask for. */
-final readonly class ReportAddressWrong extends CellularRule
+final readonly class ReportAddressWrong extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

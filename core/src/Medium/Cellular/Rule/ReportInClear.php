@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\Cellular\WebReport;
 use Rundfunk\Plan\Plan;
 
 /** Readings go over the web for everybody to read. */
-final readonly class ReportInClear extends CellularRule
+final readonly class ReportInClear extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

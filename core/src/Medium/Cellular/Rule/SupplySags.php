@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Electrical\BurstDroop;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Plan;
 
 /** A supply that sags below what the modem needs when it sends. */
-final readonly class SupplySags extends CellularRule
+final readonly class SupplySags extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

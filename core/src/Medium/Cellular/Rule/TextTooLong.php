@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +15,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Shape\Values;
 
 /** A message of ours that takes more than one part, or an alphabet of seventy. */
-final readonly class TextTooLong extends CellularRule
+final readonly class TextTooLong extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +15,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
 
 /** A text that works something dangerous without a secret. */
-final readonly class TextUnproved extends CellularRule
+final readonly class TextUnproved extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** A toggle by text: texts come late, twice, or in another order. */
-final readonly class ToggleByText extends CellularRule
+final readonly class ToggleByText extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

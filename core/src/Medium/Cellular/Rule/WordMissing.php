@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
 
-final readonly class WordMissing extends CellularRule
+final readonly class WordMissing extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

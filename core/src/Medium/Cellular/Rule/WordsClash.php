@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +15,7 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Plan;
 
 /** Two command words of one modem, of which one begins or holds the other. */
-final readonly class WordsClash extends CellularRule
+final readonly class WordsClash extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Plan;
 
 /** An LTE modem made for another part of the world. */
-final readonly class WrongVariant extends CellularRule
+final readonly class WrongVariant extends CellularRule implements LooksNearby
 {
     public function key(): string
     {

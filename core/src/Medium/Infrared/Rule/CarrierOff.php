@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -15,7 +16,7 @@ use Rundfunk\Medium\Infrared\IrTuning;
 use Rundfunk\Plan\Plan;
 
 /** A receiver tuned to another carrier than the code it must hear. */
-final readonly class CarrierOff extends InfraredRule
+final readonly class CarrierOff extends InfraredRule implements LooksNearby
 {
     /** Within this a receiver hears as if it were tuned right; beyond the second it hears next to nothing. Common practice. */
     private const FINE = 0.03;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -15,7 +16,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 
 /** A press goes over infrared, and nobody has learned what it looks like. */
-final readonly class CodeUnknown extends InfraredRule
+final readonly class CodeUnknown extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
 /** Several of our own emitters in one room, sending when each sees fit. */
-final readonly class EmittersTogether extends InfraredRule
+final readonly class EmittersTogether extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Two things that one appliance does, and one code for both. */
-final readonly class FunctionsAlike extends InfraredRule
+final readonly class FunctionsAlike extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 
 /** Two appliances in one room that obey one code. */
-final readonly class HeardByTwo extends InfraredRule
+final readonly class HeardByTwo extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -18,7 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** A toggle on a key whose remote repeats the same frame while it is held. */
-final readonly class HeldKeyFlips extends InfraredRule
+final readonly class HeldKeyFlips extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Infrared\IrSends;
 use Rundfunk\Plan\Plan;
 
 /** Sends that follow each other before the frame and its gap are over. */
-final readonly class IntervalTooShort extends InfraredRule
+final readonly class IntervalTooShort extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** One key that was learned twice, differently, and not for its toggle bit. */
-final readonly class KeyHasTwoCodes extends InfraredRule
+final readonly class KeyHasTwoCodes extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

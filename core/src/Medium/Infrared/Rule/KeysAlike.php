@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Two keys of one remote that send the same. */
-final readonly class KeysAlike extends InfraredRule
+final readonly class KeysAlike extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

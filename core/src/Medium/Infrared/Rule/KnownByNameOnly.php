@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
 /** A code of a protocol that this program can name and not send. */
-final readonly class KnownByNameOnly extends InfraredRule
+final readonly class KnownByNameOnly extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

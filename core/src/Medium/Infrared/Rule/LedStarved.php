@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -12,7 +13,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
 /** More emitters in series than the supply can light. */
-final readonly class LedStarved extends InfraredRule
+final readonly class LedStarved extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Plan\Plan;
 
 /** The farthest receiver is farther than the emitter reaches. */
-final readonly class OutOfReach extends InfraredRule
+final readonly class OutOfReach extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Plan\Plan;
 
 /** A code of no known protocol is in use. */
-final readonly class RawOnly extends InfraredRule
+final readonly class RawOnly extends InfraredRule implements LooksNearby
 {
     public function key(): string
     {

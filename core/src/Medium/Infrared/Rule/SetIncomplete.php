@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -23,7 +24,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 
 /** A function with codes for some of its values and not for others. */
-final readonly class SetIncomplete extends InfraredRule
+final readonly class SetIncomplete extends InfraredRule implements LooksNearby
 {
     /** As many as are named one by one. */
     private const NAMED = 6;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Plan;
 
 /** A fixed address that the router may give to somebody else. */
-final readonly class AddressHandedOut extends IpRule
+final readonly class AddressHandedOut extends IpRule implements LooksNearby
 {
     public static function isHandedOut(IpSettings $settings, int $host): bool
     {

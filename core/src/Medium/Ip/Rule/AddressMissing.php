@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Plan\Plan;
 
-final readonly class AddressMissing extends IpRule
+final readonly class AddressMissing extends IpRule implements LooksNearby
 {
     public function key(): string
     {

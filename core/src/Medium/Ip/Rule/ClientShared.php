@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -15,7 +16,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Two nodes that name themselves alike to the broker. */
-final readonly class ClientShared extends IpRule
+final readonly class ClientShared extends IpRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 
 /** Commands that the broker keeps and gives again to whoever comes back. */
-final readonly class CommandsRetained extends IpRule
+final readonly class CommandsRetained extends IpRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
-final readonly class PresenceLate extends IpRule
+final readonly class PresenceLate extends IpRule implements LooksNearby
 {
     /** Longer than this and somebody has pressed a second time. Common practice. */
     private const PATIENCE_S = 90.0;

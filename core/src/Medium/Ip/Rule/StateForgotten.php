@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
-final readonly class StateForgotten extends IpRule
+final readonly class StateForgotten extends IpRule implements LooksNearby
 {
     public function key(): string
     {

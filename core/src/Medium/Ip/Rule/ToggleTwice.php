@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 
 /** A toggle over a link on which a message may come twice, or not at all. */
-final readonly class ToggleTwice extends IpRule
+final readonly class ToggleTwice extends IpRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 
 /** More nodes on a board's own access point than it takes. */
-final readonly class TooManyStations extends IpRule
+final readonly class TooManyStations extends IpRule implements LooksNearby
 {
     /** Common practice: four on small Wi-Fi boards, unless told otherwise. */
     private const STATIONS = 4;

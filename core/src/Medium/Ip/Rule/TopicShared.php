@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\Ip\Topics;
 use Rundfunk\Plan\Plan;
 
 /** Two things that come out as one topic. */
-final readonly class TopicShared extends IpRule
+final readonly class TopicShared extends IpRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -15,7 +16,7 @@ use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 
 /** A wire of the wrong length, or none at all. */
-final readonly class AntennaOff extends KeyedRule
+final readonly class AntennaOff extends KeyedRule implements LooksNearby
 {
     private const SHARE = 0.10;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 
-final readonly class CodeUnknown extends KeyedRule
+final readonly class CodeUnknown extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

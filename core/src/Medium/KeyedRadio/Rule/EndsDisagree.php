@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 
 /** An end that is known to be tuned to another frequency than its link. */
-final readonly class EndsDisagree extends KeyedRule
+final readonly class EndsDisagree extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Plan\Plan;
 
 /** A code whose switches nobody has touched: the neighbour's are the same. */
-final readonly class FactoryCode extends KeyedRule
+final readonly class FactoryCode extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

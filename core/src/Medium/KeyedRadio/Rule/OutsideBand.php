@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -13,7 +14,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Plan\Plan;
 
-final readonly class OutsideBand extends KeyedRule
+final readonly class OutsideBand extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Plan\Plan;
 
-final readonly class PowerOverLimit extends KeyedRule
+final readonly class PowerOverLimit extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 
 /** A four-function receiver whose pins answer in another way than the route asks. */
-final readonly class ReceiverCannot extends KeyedRule
+final readonly class ReceiverCannot extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

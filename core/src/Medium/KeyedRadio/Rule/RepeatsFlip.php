@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** A toggle on a code that comes several times for one press. */
-final readonly class RepeatsFlip extends KeyedRule
+final readonly class RepeatsFlip extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
 use Rundfunk\Plan\Plan;
 
-final readonly class RepeatsTooFew extends KeyedRule
+final readonly class RepeatsTooFew extends KeyedRule implements LooksNearby
 {
     /** Receivers of this kind wake up with noise and miss the first frames. Common practice. */
     private const LEAST = 4;

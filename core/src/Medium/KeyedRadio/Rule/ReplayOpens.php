@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Something dangerous hangs on a code that anyone nearby can record and send again. */
-final readonly class ReplayOpens extends KeyedRule
+final readonly class ReplayOpens extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 
 /** One of our own transmitters without a number, or with one that is none. */
-final readonly class SenderUnnumbered extends KeyedRule
+final readonly class SenderUnnumbered extends KeyedRule implements LooksNearby
 {
     public function key(): string
     {

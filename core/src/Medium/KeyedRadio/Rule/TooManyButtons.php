@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 
 /** More keys on a fob than a pair has buttons. */
-final readonly class TooManyButtons extends KeyedRule
+final readonly class TooManyButtons extends KeyedRule implements LooksNearby
 {
     private const BUTTONS = 4;
 

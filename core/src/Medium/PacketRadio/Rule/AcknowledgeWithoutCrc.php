@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -12,7 +13,7 @@ use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Plan;
 
-final readonly class AcknowledgeWithoutCrc extends PacketRule
+final readonly class AcknowledgeWithoutCrc extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** An address that is no address of the link's width. */
-final readonly class AddressMalformed extends PacketRule
+final readonly class AddressMalformed extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

@@ -24,17 +24,12 @@ final readonly class AddressesTooAlike extends PacketRule
 
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
-        // The letter keeps an address of digits alone from becoming a number.
-        $byHex = [];
+        $byBytes = [];
         foreach (self::addresses($plan) as $one) {
-            $byHex['x'.$one['parsed']->hex] ??= $one;
+            $byBytes[$one['parsed']->length()][(int) hexdec($one['parsed']->hex)] ??= $one;
         }
-        foreach ($byHex as $one) {
-            foreach (self::neighbours($one['parsed']->hex) as $near) {
-                $other = $byHex['x'.$near] ?? null;
-                if ($other === null || strcmp($one['parsed']->hex, $near) > 0) {
-                    continue;
-                }
+        foreach ($byBytes as $bytes => $those) {
+            foreach (self::neighbours($those, 8 * $bytes) as [$one, $other]) {
                 yield new Finding(
                     $this->key(),
                     Severity::Advice,
@@ -50,12 +45,21 @@ final readonly class AddressesTooAlike extends PacketRule
         }
     }
 
-    /** @return iterable<string> every address one bit away: looking these up is quicker than comparing every pair */
-    private static function neighbours(string $hex): iterable
+    /**
+     * Looking up what is one bit away is quicker than comparing every pair.
+     *
+     * @template T
+     *
+     * @param  array<int, T>  $those  by address
+     * @return iterable<array{T, T}> each pair once, the lower address first
+     */
+    private static function neighbours(array $those, int $bits): iterable
     {
-        for ($digit = 0; $digit < strlen($hex); $digit++) {
-            foreach ([1, 2, 4, 8] as $bit) {
-                yield substr_replace($hex, strtoupper(dechex((int) hexdec($hex[$digit]) ^ $bit)), $digit, 1);
+        foreach ($those as $value => $one) {
+            for ($bit = 1; $bit < 1 << $bits; $bit <<= 1) {
+                if (($value & $bit) === 0 && isset($those[$value | $bit])) {
+                    yield [$one, $those[$value | $bit]];
+                }
             }
         }
     }

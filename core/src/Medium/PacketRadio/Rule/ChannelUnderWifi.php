@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
 use Rundfunk\Plan\Plan;
 
-final readonly class ChannelUnderWifi extends PacketRule
+final readonly class ChannelUnderWifi extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** One end of a link is known to be set otherwise than the link. */
-final readonly class EndsDisagree extends PacketRule
+final readonly class EndsDisagree extends PacketRule implements LooksNearby
 {
     private const NAMES = [
         'channel' => 'channel',

@@ -23,10 +23,11 @@ final readonly class LinksTooClose extends PacketRule
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
         $links = $plan->linksOver(PacketRadio::KEY);
+        $settings = array_map(PacketSettings::of(...), $links);
         foreach ($links as $index => $one) {
-            foreach (array_slice($links, $index + 1) as $other) {
-                $first = PacketSettings::of($one);
-                $second = PacketSettings::of($other);
+            foreach (array_slice($links, $index + 1, preserve_keys: true) as $next => $other) {
+                $first = $settings[$index];
+                $second = $settings[$next];
                 if ($first->channel === null || $second->channel === null) {
                     continue;
                 }

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -15,7 +16,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
 /** Pipes 1 to 5 of a receiver share all of the address but its last byte. */
-final readonly class PipePrefixBroken extends PacketRule
+final readonly class PipePrefixBroken extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

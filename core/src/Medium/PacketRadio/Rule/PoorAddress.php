@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -13,7 +14,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class PoorAddress extends PacketRule
+final readonly class PoorAddress extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Figures;
@@ -14,7 +15,7 @@ use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Plan;
 
 /** More power than the region's short-range rules allow. */
-final readonly class PowerOverLimit extends PacketRule
+final readonly class PowerOverLimit extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

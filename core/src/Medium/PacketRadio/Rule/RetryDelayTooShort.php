@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -18,7 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 
-final readonly class RetryDelayTooShort extends PacketRule
+final readonly class RetryDelayTooShort extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

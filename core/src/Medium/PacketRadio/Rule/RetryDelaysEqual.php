@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Fix;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
@@ -22,7 +23,7 @@ use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 
 /** Two senders whose retries keep step: having collided once, they collide until both give up. */
-final readonly class RetryDelaysEqual extends PacketRule
+final readonly class RetryDelaysEqual extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

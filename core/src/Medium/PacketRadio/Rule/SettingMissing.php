@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -16,7 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Thing;
 
 /** A link without a channel, a receiver without an address, a sender without a retry delay. */
-final readonly class SettingMissing extends PacketRule
+final readonly class SettingMissing extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -14,7 +15,7 @@ use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Plan;
 
 /** A toggle or a step over a link that does not say whether it arrived. */
-final readonly class ToggleUnacknowledged extends PacketRule
+final readonly class ToggleUnacknowledged extends PacketRule implements LooksNearby
 {
     public function key(): string
     {

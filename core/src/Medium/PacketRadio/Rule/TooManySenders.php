@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\LooksNearby;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
@@ -13,7 +14,7 @@ use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Plan\Plan;
 
 /** Without a sender number in the message each sender needs a pipe of its own, and there are six. */
-final readonly class TooManySenders extends PacketRule
+final readonly class TooManySenders extends PacketRule implements LooksNearby
 {
     public function key(): string
     {
