@@ -12,6 +12,7 @@ needs_packages() {
     php -m | grep -qx xml || missing+=(php8.2-xml)
     php -m | grep -qx curl || missing+=(php8.2-curl)
     php -m | grep -qx zip || missing+=(php8.2-zip)
+    php -m | grep -qx igbinary || missing+=(php-igbinary)
     if [[ $1 == all || $1 == core ]]; then
         command -v gcc >/dev/null || missing+=(gcc libc6-dev)
         command -v avr-gcc >/dev/null || missing+=(gcc-avr avr-libc)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Plans\KeptThings;
 use App\Plans\ThingTables;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -23,6 +24,7 @@ use Rundfunk\Plan\ThingKind;
  * @property list<int> $busy_wifi
  * @property string $note
  * @property string|null $findings
+ * @property array<string, string>|null $stamps by kind, see {@see KeptThings}
  * @property \Illuminate\Support\Carbon $updated_at
  * @property int|null $nodes_count only in lists
  */
@@ -67,6 +69,6 @@ final class PlanRecord extends Model
 
     protected function casts(): array
     {
-        return ['busy_wifi' => 'array', 'version' => 'integer'];
+        return ['busy_wifi' => 'array', 'stamps' => 'array', 'version' => 'integer'];
     }
 }

@@ -14,17 +14,16 @@ use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Uid\Ulid;
 
-/** Keeps plans in the database: one query a table to load, only what changed to save. */
+/** Keeps plans in the database: at most one query a table to load, only what changed to save. */
 final readonly class PlanStore
 {
     private const ROWS_AT_ONCE = 500;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private KeptThings $kept)
     {
     }
 
@@ -38,13 +37,11 @@ final readonly class PlanStore
 
     public function load(PlanRecord $record): LoadedPlan
     {
-        $draft = new PlanDraft(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note));
+        $things = [];
         foreach (ThingKind::cases() as $kind) {
-            foreach (ThingTables::things($kind, ThingRecord::of($kind, $record->id)->toBase()->get()) as $thing) {
-                $draft->put($thing);
-            }
+            $things[$kind->value] = $this->things($record, $kind);
         }
-        $plan = $draft->plan();
+        $plan = new Plan(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
         return new LoadedPlan($plan, $record->version, $this->findings($record, $plan));
     }
@@ -76,8 +73,10 @@ final readonly class PlanStore
     public function save(PlanRecord $record, Edited $edited, Findings $findings): void
     {
         $particulars = $edited->plan->particulars;
+        $fresh = $this->freshStamps($record, $edited);
         $record->fill([
             'version' => $record->version + 1,
+            'stamps' => [...$record->stamps ?? [], ...$fresh],
             'name' => $particulars->name,
             'region' => $particulars->region,
             'busy_wifi' => $particulars->busyWifi,
@@ -96,6 +95,41 @@ final readonly class PlanStore
                 $query->delete();
             }
         }
+        foreach ($fresh as $kind => $stamp) {
+            $this->kept->keep($record->id, ThingKind::from($kind), $stamp, $edited->plan->all(ThingKind::from($kind)));
+        }
+    }
+
+    /** @return array<string, Thing> by id */
+    private function things(PlanRecord $record, ThingKind $kind): array
+    {
+        $stamp = $record->stamps[$kind->value] ?? null;
+        $things = $this->kept->take($record->id, $kind, $stamp);
+        if ($things !== null) {
+            return $things;
+        }
+        $things = [];
+        foreach (ThingTables::things($kind, ThingRecord::of($kind, $record->id)->toBase()->get()) as $thing) {
+            $things[$thing->id()] = $thing;
+        }
+        if ($stamp !== null) {
+            $this->kept->keep($record->id, $kind, $stamp, $things);
+        }
+
+        return $things;
+    }
+
+    /** @return array<string, string> by kind: for what an edit touched, and for what had none yet */
+    private function freshStamps(PlanRecord $record, Edited $edited): array
+    {
+        $fresh = [];
+        foreach (ThingKind::cases() as $kind) {
+            if (isset($edited->touched[$kind->value]) || ! isset($record->stamps[$kind->value])) {
+                $fresh[$kind->value] = (string) new Ulid;
+            }
+        }
+
+        return $fresh;
     }
 
     /** @param  list<Thing>  $things */

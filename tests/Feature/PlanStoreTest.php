@@ -95,7 +95,7 @@ final class PlanStoreTest extends FeatureTestCase
         $plan = $this->faulty($user);
         $before = $this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('findings');
         self::assertNotNull(PlanRecord::query()->findOrFail($plan->id)->findings);
-        $this->artisan('plans:forget-findings')->assertSuccessful();
+        $this->artisan('plans:forget-kept')->assertSuccessful();
         self::assertNull(PlanRecord::query()->findOrFail($plan->id)->findings);
         self::assertSame($before, $this->getJson("/api/plans/{$plan->id}")->json('findings'));
     }
