@@ -30,11 +30,8 @@ final readonly class CodeStep implements Step
             }
             $hops = $plan->hopsOver($link);
             $onLink = Codes::used($hops);
-            $atReceiver = [];
-            foreach ($plan->endpointsOn($link) as $endpoint) {
-                $atReceiver[$endpoint->id] = Codes::used($plan->hopsTo($endpoint));
-            }
-            $keepers = self::keepers($hops);
+            $atEnd = [];
+            $keepers = self::keepers($plan, $medium, $hops);
             foreach (self::inRouteOrder($plan, $hops) as $hop) {
                 if ($hop->pinned || isset($keepers[$hop->id])) {
                     continue;
@@ -45,15 +42,17 @@ final readonly class CodeStep implements Step
                 }
                 $code = $range->lowestFree($onLink);
                 $reason = "The lowest code that nothing on {$link->name} uses.";
+                $atEnd[$range->endpointId] ??= Codes::used(Codes::alongside($plan, $hop, $range));
                 if ($code === null) {
-                    $code = $range->lowestFree($atReceiver[$hop->toId] ?? []);
-                    $reason = "All codes of {$link->name} are taken; this is the lowest that its receiver does not use.";
+                    $code = $range->lowestFree($atEnd[$range->endpointId]);
+                    $end = $plan->node($plan->endpoint($range->endpointId)->nodeId)->name;
+                    $reason = "All codes of {$link->name} are taken; this is the lowest that {$end} does not use.";
                 }
                 if ($code === null) {
                     continue;
                 }
                 $onLink[$code] = true;
-                $atReceiver[$hop->toId][$code] = true;
+                $atEnd[$range->endpointId][$code] = true;
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Proposal(
                     $this->stage(),
@@ -61,7 +60,7 @@ final readonly class CodeStep implements Step
                     "Code of {$name} over {$link->name}",
                     $hop->code === null ? null : sprintf('0x%02X', $hop->code),
                     sprintf('0x%02X', $code),
-                    $hop->code === null ? $reason : 'Another command to the same node has this code. '.$reason,
+                    $hop->code === null ? $reason : 'Another command has this code. '.$reason,
                     [Operation::change(ThingKind::Hop, $hop->id, ['code' => $code])],
                 );
             }
@@ -70,16 +69,17 @@ final readonly class CodeStep implements Step
 
     /**
      * @param  list<Hop>  $hops
-     * @return array<string, true> ids of hops whose code can stay: the pinned one, or the first, of each code at each receiver
+     * @return array<string, true> ids of hops whose code can stay: the pinned one, or the first, of each code at each end that must tell them apart
      */
-    private static function keepers(array $hops): array
+    private static function keepers(Plan $plan, HandsOutCodes $medium, array $hops): array
     {
         usort($hops, static fn (Hop $a, Hop $b): int => [$b->pinned, $a->id] <=> [$a->pinned, $b->id]);
         $keepers = [];
         $seen = [];
         foreach ($hops as $hop) {
-            if ($hop->code !== null && ! isset($seen[$hop->toId][$hop->code])) {
-                $seen[$hop->toId][$hop->code] = true;
+            $end = $medium->codes($plan, $hop)?->endpointId;
+            if ($hop->code !== null && ! isset($seen[$end][$hop->code])) {
+                $seen[$end][$hop->code] = true;
                 $keepers[$hop->id] = true;
             }
         }

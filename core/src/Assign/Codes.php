@@ -5,18 +5,25 @@ declare(strict_types=1);
 namespace Rundfunk\Assign;
 
 use Rundfunk\Medium\CodeRange;
-use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 
 /** Which command codes are in use. */
 final readonly class Codes
 {
-    /** @return int|null the lowest code not in use on the link, or failing that, not in use at the receiver */
-    public static function free(Plan $plan, Endpoint $receiver, CodeRange $range): ?int
+    /** @return int|null the lowest code not in use on the link, or failing that, not in use where the hop needs one of its own */
+    public static function free(Plan $plan, Hop $hop, CodeRange $range): ?int
     {
-        return $range->lowestFree(self::used($plan->hopsOver($plan->link($receiver->linkId))))
-            ?? $range->lowestFree(self::used($plan->hopsTo($receiver)));
+        return $range->lowestFree(self::used($plan->hopsOver($plan->link($hop->linkId))))
+            ?? $range->lowestFree(self::used(self::alongside($plan, $hop, $range)));
+    }
+
+    /** @return list<Hop> those from whose commands this one's must be told, itself among them */
+    public static function alongside(Plan $plan, Hop $hop, CodeRange $range): array
+    {
+        $end = $plan->endpoint($range->endpointId);
+
+        return $range->endpointId === $hop->fromId ? $plan->hopsFrom($end) : $plan->hopsTo($end);
     }
 
     /**

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium;
 
-/** The command codes a medium can carry. */
+/** The command codes that a hop can carry, and where each command needs one of its own. */
 final readonly class CodeRange
 {
-    public function __construct(public int $lowest, public int $highest)
+    /** @param  string  $endpointId  the receiver, where a message is addressed to one; the sender, where all hear it and it is signed */
+    public function __construct(public int $lowest, public int $highest, public string $endpointId)
     {
     }
 

@@ -12,13 +12,14 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\CodeRange;
 use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
-/** Two different commands with one code at one receiver. */
+/** Two different commands with one code, where it should tell them apart. */
 final readonly class CodeShared implements LooksNearby
 {
     public function key(): string
@@ -33,41 +34,60 @@ final readonly class CodeShared implements LooksNearby
 
     public function check(Plan $plan, Knowledge $knowledge): iterable
     {
-        foreach ($plan->endpoints() as $endpoint) {
-            $medium = $knowledge->media->named($plan->link($endpoint->linkId)->medium);
+        foreach ($plan->links() as $link) {
+            $medium = $knowledge->media->named($link->medium);
             if (! $medium instanceof HandsOutCodes) {
                 continue;
             }
             $first = [];
-            foreach ($plan->hopsTo($endpoint) as $hop) {
-                if ($hop->code === null) {
-                    continue;
-                }
-                $other = $first[$hop->code] ?? null;
-                $first[$hop->code] ??= $hop;
-                if ($other === null || self::command($plan, $other) === self::command($plan, $hop)) {
-                    continue;
-                }
-                $node = $plan->node($endpoint->nodeId);
-                $code = sprintf('0x%02X', $hop->code);
+            foreach ($plan->hopsOver($link) as $hop) {
                 $range = $medium->codes($plan, $hop);
-                $free = $range === null ? null : Codes::free($plan, $endpoint, $range);
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "Two commands to {$node->name} have the code {$code}",
-                    Subject::of($hop, "{$node->name}: ".RouteNames::of($plan, $plan->route($hop->routeId)), 'code'),
-                    ['code' => $hop->code],
-                    "{$node->name} cannot tell ".RouteNames::of($plan, $plan->route($other->routeId)).' from '.RouteNames::of($plan, $plan->route($hop->routeId)).'.',
-                    'Give each its own.',
-                    $free === null ? null : new Fix(sprintf('Use 0x%02X for the second', $free), Operation::change(ThingKind::Hop, $hop->id, ['code' => $free, 'pinned' => false])),
-                    [$hop->id, $other->id],
-                );
+                if ($hop->code === null || $range === null) {
+                    continue;
+                }
+                $other = $first[$range->endpointId][$hop->code] ?? null;
+                $first[$range->endpointId][$hop->code] ??= $hop;
+                if ($other !== null && self::differ($plan, $other, $hop, $range)) {
+                    yield $this->finding($plan, $hop, $other, $range);
+                }
             }
         }
     }
 
-    /** What the receiver is to do: two controls may share a code when they mean the same. */
+    private function finding(Plan $plan, Hop $hop, Hop $other, CodeRange $range): Finding
+    {
+        $node = $plan->node($plan->endpoint($range->endpointId)->nodeId);
+        $code = sprintf('0x%02X', $hop->code);
+        [$one, $two] = array_map(static fn (Hop $one): string => RouteNames::of($plan, $plan->route($one->routeId)), [$other, $hop]);
+        $free = Codes::free($plan, $hop, $range);
+
+        return new Finding(
+            $this->key(),
+            Severity::Fault,
+            'Two commands '.(self::isSigned($hop, $range) ? 'of' : 'to')." {$node->name} have the code {$code}",
+            Subject::of($hop, "{$node->name}: {$two}", 'code'),
+            ['code' => $hop->code],
+            self::isSigned($hop, $range) ? "All receivers hear {$node->name}, and none can tell {$one} from {$two}." : "{$node->name} cannot tell {$one} from {$two}.",
+            'Give each its own.',
+            $free === null ? null : new Fix(sprintf('Use 0x%02X for the second', $free), Operation::change(ThingKind::Hop, $hop->id, ['code' => $free, 'pinned' => false])),
+            [$hop->id, $other->id],
+        );
+    }
+
+    private static function isSigned(Hop $hop, CodeRange $range): bool
+    {
+        return $range->endpointId === $hop->fromId;
+    }
+
+    /** Two controls may share a code when they mean the same; and where all hear all, one control may mean several things by it. */
+    private static function differ(Plan $plan, Hop $one, Hop $other, CodeRange $range): bool
+    {
+        $sameControl = $plan->route($one->routeId)->controlId === $plan->route($other->routeId)->controlId;
+
+        return self::command($plan, $one) !== self::command($plan, $other) && ! ($sameControl && self::isSigned($other, $range));
+    }
+
+    /** What the receiver is to do. */
     private static function command(Plan $plan, Hop $hop): string
     {
         $route = $plan->route($hop->routeId);

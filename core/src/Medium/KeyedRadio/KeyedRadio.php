@@ -115,7 +115,7 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
 
     public function codes(Plan $plan, Hop $hop): ?CodeRange
     {
-        return KeyedCodes::isOurs($plan, $hop) ? new CodeRange(1, 15) : null;
+        return KeyedCodes::isOurs($plan, $hop) ? new CodeRange(1, 15, $hop->fromId) : null;
     }
 
     public function addressFor(Plan $plan, Hop $hop): ?Address

@@ -140,7 +140,7 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
     /** 0x00 and 0xFF are left out, for they are what blank memory and a dead line read as. Common practice. */
     public function codes(Plan $plan, Hop $hop): CodeRange
     {
-        return new CodeRange(0x01, 0xFE);
+        return new CodeRange(0x01, 0xFE, $hop->toId);
     }
 
     public function defines(Plan $plan, Endpoint $endpoint): array

@@ -10,6 +10,7 @@ use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Path\RouteNames;
+use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 
 /** Two different commands with one code on one frequency. */
@@ -29,7 +30,7 @@ final readonly class CodesCollide extends KeyedRule
                 $key = "{$settings->freqKhz} {$bits->bits}";
                 $other = $first[$key] ?? null;
                 $first[$key] ??= ['hop' => $hop, 'route' => $route];
-                if ($other === null || $other['route']->controlId === $route->controlId || ($other['route']->outputId === $route->outputId && $other['route']->action === $route->action && $other['route']->value === $route->value)) {
+                if ($other === null || self::isOfOneSender($plan, $other['hop'], $hop) || $other['route']->controlId === $route->controlId || ($other['route']->outputId === $route->outputId && $other['route']->action === $route->action && $other['route']->value === $route->value)) {
                     continue;
                 }
                 yield new Finding(
@@ -45,5 +46,11 @@ final readonly class CodesCollide extends KeyedRule
                 );
             }
         }
+    }
+
+    /** What one of our own senders says twice is a matter of its codes, and said there. */
+    private static function isOfOneSender(Plan $plan, Hop $one, Hop $other): bool
+    {
+        return $one->fromId === $other->fromId && KeyedCodes::isOurs($plan, $one) && KeyedCodes::isOurs($plan, $other);
     }
 }
