@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlanRecord;
+use App\Plans\KeptThings;
+use App\Plans\PlanStore;
+use App\Plans\Transaction;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Findings;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Plan\ThingKind;
+use RuntimeException;
+use Tests\Core\RandomEdits;
+
+/** What is kept of a plan beside the database saves reading it, and is never believed over it. */
+final class KeptThingsTest extends FeatureTestCase
+{
+    private static function read(PlanRecord $plan): string
+    {
+        return (new PlanWriter)->write(app(PlanStore::class)->load(PlanRecord::query()->findOrFail($plan->id))->plan);
+    }
+
+    /** @return list<string> the tables that a look at a plan reads, itself apart */
+    private static function tablesRead(PlanRecord $plan): array
+    {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        self::read($plan);
+        preg_match_all('/^select .*? from `(\w+)`/m', implode("\n", array_column(DB::getQueryLog(), 'query')), $found);
+        DB::disableQueryLog();
+
+        return array_values(array_diff($found[1], ['plans']));
+    }
+
+    /** Renames the first node, by the door that every edit takes. */
+    private function touch(PlanRecord $plan, string $name = 'New'): void
+    {
+        $version = PlanRecord::query()->findOrFail($plan->id)->version;
+        $node = DB::table('nodes')->where('plan_id', $plan->id)->orderBy('id')->value('id');
+        self::assertIsString($node);
+        $this->edit($plan, $version, self::rename($node, $name))->assertOk();
+    }
+
+    public function test_after_an_edit_nothing_need_be_read_again(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        self::assertCount(count(ThingKind::cases()), self::tablesRead($plan));
+        $this->actingAs($user);
+        $this->touch($plan);
+        self::assertSame([], self::tablesRead($plan));
+    }
+
+    public function test_what_was_kept_is_what_the_rows_say_however_a_plan_is_edited(): void
+    {
+        $plan = $this->faulty(self::user());
+        $store = app(PlanStore::class);
+        $edits = new RandomEdits(7, app(Knowledge::class));
+        for ($done = 0; $done < 25;) {
+            $record = PlanRecord::query()->findOrFail($plan->id);
+            $edited = $edits->next($store->load($record)->plan);
+            if ($edited === null) {
+                continue;
+            }
+            $done++;
+            $store->save($record, $edited, new Findings([]));
+            $kept = self::read($plan);
+            Cache::flush();
+            self::assertSame(self::read($plan), $kept, "after edit {$done}");
+        }
+    }
+
+    public function test_a_kind_that_was_lost_is_read_and_kept_again(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan);
+        Cache::forget("plan.{$plan->id}.node");
+        self::assertSame(['nodes'], self::tablesRead($plan));
+        self::assertSame([], self::tablesRead($plan));
+    }
+
+    /** @return iterable<string, array{mixed}> */
+    public static function rubbish(): iterable
+    {
+        yield 'a text' => ['rubbish'];
+        yield 'a list' => [[]];
+        yield 'no things' => [['stamp' => 'x']];
+    }
+
+    #[DataProvider('rubbish')]
+    public function test_an_entry_that_is_none_is_passed_over(mixed $entry): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan);
+        $before = self::read($plan);
+        Cache::put("plan.{$plan->id}.node", $entry);
+        self::assertSame($before, self::read($plan));
+    }
+
+    public function test_an_entry_left_over_from_an_edit_that_was_taken_back_is_not_believed(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan);
+        $before = self::read($plan);
+        $store = app(PlanStore::class);
+        try {
+            Transaction::of(static function () use ($store, $plan): void {
+                $record = PlanRecord::query()->findOrFail($plan->id);
+                $loaded = $store->load($record);
+                $edited = (new Editor(app(Knowledge::class)))->apply($loaded->plan, [Operation::change(ThingKind::Node, $loaded->plan->nodes()[0]->id, ['name' => 'Never'])]);
+                $store->save($record, $edited, $loaded->findings);
+                throw new RuntimeException('the database went away');
+            });
+        } catch (RuntimeException) {
+        }
+        self::assertSame($before, self::read($plan));
+        self::assertStringNotContainsString('Never', $before);
+    }
+
+    public function test_an_entry_of_another_edit_is_not_believed(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan, 'First');
+        $old = Cache::get("plan.{$plan->id}.node");
+        $this->touch($plan, 'Second');
+        Cache::put("plan.{$plan->id}.node", $old);
+        self::assertStringContainsString('Second', self::read($plan));
+        self::assertStringNotContainsString('First', self::read($plan));
+    }
+
+    public function test_what_was_kept_is_forgotten_with_the_findings(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan);
+        $this->artisan('plans:forget-kept')->assertSuccessful();
+        self::assertCount(count(ThingKind::cases()), self::tablesRead($plan));
+    }
+
+    public function test_two_plans_of_the_same_things_are_kept_apart(): void
+    {
+        $kept = app(KeptThings::class);
+        $things = app(PlanStore::class)->load($this->linden(self::user()))->plan->all(ThingKind::Node);
+        $kept->keep('one', ThingKind::Node, 'stamp', $things);
+        self::assertEquals($things, $kept->take('one', ThingKind::Node, 'stamp'));
+        self::assertNull($kept->take('other', ThingKind::Node, 'stamp'));
+        self::assertNull($kept->take('one', ThingKind::Link, 'stamp'));
+        self::assertNull($kept->take('one', ThingKind::Node, null));
+    }
+}
