@@ -6,6 +6,7 @@ export class PlanIndex {
     readonly nodes: Schemas['Node'][];
     readonly links: Schemas['Link'][];
     private readonly byId = new Map<string, unknown>();
+    private readonly groups = new Map<string, Map<string, unknown[]>>();
 
     constructor(readonly document: PlanDocument) {
         this.places = inOrder(document.places);
@@ -53,29 +54,57 @@ export class PlanIndex {
     }
 
     modulesOf(nodeId: string): Schemas['Module'][] {
-        return inOrder(this.document.modules.filter((module) => module.nodeId === nodeId));
+        return this.grouped(
+            'modules',
+            () => inOrder(this.document.modules),
+            (one) => one.nodeId,
+            nodeId,
+        );
     }
 
     controlsOf(nodeId: string): Schemas['Control'][] {
-        return inOrder(this.document.controls.filter((control) => control.nodeId === nodeId));
+        return this.grouped(
+            'controls',
+            () => inOrder(this.document.controls),
+            (one) => one.nodeId,
+            nodeId,
+        );
     }
 
     outputsOf(nodeId: string): Schemas['Output'][] {
-        return inOrder(this.document.outputs.filter((output) => output.nodeId === nodeId));
+        return this.grouped(
+            'outputs',
+            () => inOrder(this.document.outputs),
+            (one) => one.nodeId,
+            nodeId,
+        );
     }
 
     keyCodesOf(nodeId: string): Schemas['KeyCode'][] {
-        return inOrder(this.document.keyCodes.filter((code) => code.nodeId === nodeId));
+        return this.grouped(
+            'keyCodes',
+            () => inOrder(this.document.keyCodes),
+            (one) => one.nodeId,
+            nodeId,
+        );
     }
 
     endpointsOn(linkId: string): Schemas['Endpoint'][] {
-        return inOrder(this.document.endpoints.filter((endpoint) => endpoint.linkId === linkId));
+        return this.grouped(
+            'endpoints',
+            () => inOrder(this.document.endpoints),
+            (one) => one.linkId,
+            linkId,
+        );
     }
 
     addressesOf(endpointId: string): Schemas['Address'][] {
-        return this.document.addresses
-            .filter((address) => address.endpointId === endpointId)
-            .sort((a, b) => a.pipe - b.pipe);
+        return this.grouped(
+            'addresses',
+            () => [...this.document.addresses].sort((a, b) => a.pipe - b.pipe),
+            (one) => one.endpointId,
+            endpointId,
+        );
     }
 
     /** The node that a finding or proposal about a thing belongs to, and the step where it is mended. */
@@ -104,6 +133,24 @@ export class PlanIndex {
             default:
                 return { step: 'site' };
         }
+    }
+
+    /** Those of one owner, sorted into groups when first asked for: a large plan asks for each of hundreds of owners. */
+    private grouped<T>(name: string, inTurn: () => T[], owner: (one: T) => string, id: string): T[] {
+        let groups = this.groups.get(name) as Map<string, T[]> | undefined;
+        if (groups === undefined) {
+            groups = new Map();
+            for (const one of inTurn()) {
+                const group = groups.get(owner(one));
+                if (group === undefined) {
+                    groups.set(owner(one), [one]);
+                } else {
+                    group.push(one);
+                }
+            }
+            this.groups.set(name, groups);
+        }
+        return groups.get(id) ?? [];
     }
 
     nextOrder(list: { order: number }[]): number {
