@@ -1,5 +1,5 @@
 // How long the running application takes: an edit's answer (median of 40 on the demo, of 15 on made-up plans of 100 and
-// 500 nodes) and the first load of the demo's workspace until it can be used (median of 5).  node benchmarks/edit.mjs http://127.0.0.1:8000
+// 500 nodes) and the first load of the workspace and of its switch table.  node benchmarks/edit.mjs http://127.0.0.1:8000
 import { chromium } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
@@ -18,47 +18,68 @@ await page.getByLabel('Password').fill('linden hollow');
 await page.getByRole('button', { name: 'Sign in' }).click();
 const address = await page.getByRole('link', { name: 'Linden Hollow', exact: true }).getAttribute('href');
 
-const loads = [];
-for (let round = 0; round < 5; round++) {
-    await page.goto('about:blank');
-    const from = performance.now();
-    await page.goto(`${base}/${address}`);
-    await page.getByLabel('Trace a route').waitFor();
-    loads.push(performance.now() - from);
-}
+/** How long a page takes until it is drawn: from nothing in the browser, a median of five. */
+const opening = async (path, ready) => {
+    const times = [];
+    for (let round = 0; round < 5; round++) {
+        await page.goto('about:blank');
+        const from = performance.now();
+        await page.goto(`${base}/${path}`);
+        await ready.waitFor();
+        await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+        times.push(performance.now() - from);
+    }
+    return median(times);
+};
+const map = page.getByLabel('Trace a route');
+const table = page.getByRole('grid', { name: 'Switch table' });
+const loads = [['the demo', await opening(address, map), await opening(`${address}/routes`, table)]];
 
-/** Times edits of a plan that is thrown away afterwards, each beside the smallest request there is. */
-const editing = async (rounds, source) =>
+/** A request of the page's own. */
+const ask = (method, path, body) =>
     page.evaluate(
-        async ({ rounds, source }) => {
+        async ({ method, path, body }) => {
+            const token = decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
+            return (await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body })).json();
+        },
+        { method, path, body },
+    );
+
+/** Times edits of a plan, each beside the smallest request there is. */
+const editing = async (rounds, id) =>
+    page.evaluate(
+        async ({ rounds, id }) => {
             const token = () => decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
             const ask = async (method, path, body) => {
-                const response = await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: typeof body === 'string' ? body : body && JSON.stringify(body) });
-                return response.json();
+                const response = await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: body && JSON.stringify(body) });
+                return response.text();
             };
-            const { id } = source.file === undefined ? await ask('POST', `/api/plans/${source.copyOf}/duplicate`) : await ask('POST', '/api/plans/import', source.file);
-            const { document: plan, version } = await ask('GET', `/api/plans/${id}`);
+            const { document: plan, version } = JSON.parse(await ask('GET', `/api/plans/${id}`));
             const list = { edit: [], session: [], bytes: 0 };
             for (let round = 0; round < rounds; round++) {
                 let from = performance.now();
                 const answer = await ask('POST', `/api/plans/${id}/operations`, { version: version + round, label: 'Benchmark', operations: [{ op: 'change', kind: 'link', id: plan.links[0].id, values: { settings: { channel: 76 + (round % 6) } } }] });
                 list.edit.push(performance.now() - from);
-                list.bytes = JSON.stringify(answer).length;
+                list.bytes = answer.length;
                 from = performance.now();
                 await ask('GET', '/api/session');
                 list.session.push(performance.now() - from);
             }
-            await ask('DELETE', `/api/plans/${id}`);
             return list;
         },
-        { rounds, source },
+        { rounds, id },
     );
 
 // A copy, so that the demo stays as it was.
-const answers = [['the demo', await editing(40, { copyOf: address.split('/').pop() })]];
+const copy = await ask('POST', `/api/plans/${address.split('/').pop()}/duplicate`);
+const answers = [['the demo', await editing(40, copy.id)]];
+await ask('DELETE', `/api/plans/${copy.id}`).catch(() => undefined);
 for (const nodes of [100, 500]) {
     const file = execFileSync('php', ['benchmarks/write-large-plan.php', String(nodes)], { maxBuffer: 64e6 }).toString();
-    answers.push([`${nodes} nodes`, await editing(15, { file })]);
+    const { id } = await ask('POST', '/api/plans/import', file);
+    answers.push([`${nodes} nodes`, await editing(15, id)]);
+    loads.push([`${nodes} nodes`, await opening(`#/plans/${id}`, map), await opening(`#/plans/${id}/routes`, table)]);
+    await ask('DELETE', `/api/plans/${id}`).catch(() => undefined);
 }
 await browser.close();
 
@@ -69,5 +90,7 @@ for (const [name, times] of answers) {
     const session = median(times.session);
     process.stdout.write(`edit of ${name} answered in ${edit.toFixed(0)} ms median, ${(edit / session).toFixed(1)}× the smallest request (${session.toFixed(0)} ms), ${(times.bytes / 1000).toFixed(0)} kB\n`);
 }
-process.stdout.write(`workspace usable in  ${(median(loads) / 1000).toFixed(2)} s median of five\n`);
+for (const [name, first, routes] of loads) {
+    process.stdout.write(`workspace of ${name} drawn in ${(first / 1000).toFixed(2)} s, its switch table in ${(routes / 1000).toFixed(2)} s; medians of five\n`);
+}
 process.stdout.write(`page script          ${(bytes / 1000).toFixed(0)} kB compressed\n`);

@@ -67,18 +67,29 @@ final readonly class RouteViews
     /** @return array<string, mixed> */
     private static function time(ReactionTime $time): array
     {
+        $worst = max(1, $time->worstNs());
+
         return [
-            'best' => Figures::duration($time->bestNs()),
-            'typical' => Figures::duration($time->typicalNs()),
-            'worst' => Figures::duration($time->worstNs()),
+            'best' => self::duration($time->bestNs()),
+            'typical' => self::duration($time->typicalNs()),
+            'worst' => self::duration($time->worstNs()),
             'segments' => array_map(static fn (Segment $segment): array => [
                 'kind' => $segment->kind->value,
                 'label' => $segment->label,
-                'best' => Figures::duration($segment->bestNs),
-                'typical' => Figures::duration($segment->typicalNs),
-                'worst' => Figures::duration($segment->worstNs),
-                'share' => $segment->worstNs / max(1, $time->worstNs()),
+                'best' => self::duration($segment->bestNs),
+                'typical' => self::duration($segment->typicalNs),
+                'worst' => self::duration($segment->worstNs),
+                'share' => $segment->worstNs / $worst,
             ], $time->segments),
         ];
+    }
+
+    /** The same few durations stand in thousands of routes. */
+    private static function duration(int $nanoseconds): string
+    {
+        /** @var array<int, string> $words */
+        static $words = [];
+
+        return $words[$nanoseconds] ??= Figures::duration($nanoseconds);
     }
 }

@@ -18,12 +18,20 @@ final class Paths
     /** @var array<string, list<array{from: Endpoint, to: Endpoint}>|null> by "from to" */
     private array $found = [];
 
+    /** @var array<string, bool> by route */
+    private array $held = [];
+
     public function __construct(private readonly Plan $plan)
     {
     }
 
     /** The hops in the plan lead from the control to the output, each over a link between ends that may send and receive. */
     public function holds(Route $route): bool
+    {
+        return $this->held[$route->id] ??= $this->leads($route);
+    }
+
+    private function leads(Route $route): bool
     {
         $start = $this->plan->control($route->controlId)->nodeId;
         $at = $start;

@@ -50,6 +50,19 @@ test('a select field offers nothing only where it may be empty', async () => {
     expect(screen.queryByText('none yet')).toBeNull();
 });
 
+test('of a great many choices only the chosen one is there until someone comes to choose', async () => {
+    const onsave = vi.fn();
+    const items = Array.from({ length: 5_000 }, (_, at) => ({ value: `v${at}`, name: `Route ${at}` }));
+    render(SelectField, { label: 'Trace a route', value: 'v7', items, empty: 'none', onsave });
+    const select = screen.getByLabelText<HTMLSelectElement>('Trace a route');
+    expect([...select.options].map((one) => one.text)).toEqual(['none', 'Route 7']);
+    await fireEvent.focus(select);
+    expect(select.options).toHaveLength(5_001);
+    expect(select.value).toBe('v7');
+    await fireEvent.change(select, { target: { value: 'v4999' } });
+    expect(onsave).toHaveBeenCalledExactlyOnceWith('v4999');
+});
+
 test('a setting goes to the core as a number when it is one, as nothing when cleared, and as typed when it is neither', async () => {
     const onsave = vi.fn();
     render(SettingInput, { field: field({}), value: 76, onsave });
