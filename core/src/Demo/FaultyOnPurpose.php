@@ -109,6 +109,8 @@ final readonly class FaultyOnPurpose
             ->address('garden', 'barn-node', 1, 'C2F19A4701')
             ->address('garden', 'pond-node', 1, 'AAAAAAAAAA')
             ->address('garden', 'pond-node', 0, 'C2F19A4703')
+            // packet-pipe-impossible
+            ->address('garden', 'barn-node', 6, 'C2F19A4738')
             ->address('next', 'bare', 1, 'C2F1')
             // one pipe for each of seven senders: there are six
             ->link('crowd-link', 'Seven senders', 'packet-radio', ['channel' => 80, 'senderId' => false])

@@ -59,8 +59,9 @@ final readonly class Demand
             $cost += $fitness->cost($pin, $terminal);
             $cost += match (true) {
                 $use === null => PinCost::NEWCOMER,
-                // A use on the console is a warning already: moving it is not held against the move.
-                $use->pin === $pin->name, $fitness->onConsole($use) => 0,
+                $use->pin === $pin->name => 0,
+                // A use on the console is a warning already.
+                $fitness->onConsole($use) && ! $pin->console => PinCost::OFF_CONSOLE,
                 default => PinCost::CHANGE,
             };
         }

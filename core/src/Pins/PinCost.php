@@ -17,6 +17,9 @@ final readonly class PinCost
 
     public const STRAP = 1_000_000;
 
+    /** Moving something off the console: worth while when the console is free then, not when another takes its place there. */
+    public const OFF_CONSOLE = 10_000_000;
+
     public const CONSOLE = 100_000_000;
 
     /** Rewiring something that could have stayed. */

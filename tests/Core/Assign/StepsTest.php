@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\AttachmentStep;
 use Rundfunk\Assign\ChannelStep;
 use Rundfunk\Assign\CodeStep;
+use Rundfunk\Assign\PinStep;
 use Rundfunk\Assign\Step;
 use Rundfunk\Assign\SupplyStep;
 use Rundfunk\Check\Severity;
@@ -332,5 +333,30 @@ final class StepsTest extends CoreTestCase
             ->address('l', 'b', 1, 'C2F19A4701')
             ->plan();
         self::assertSame([], self::proposed(new AddressStep, $plan));
+    }
+
+    public function test_an_address_on_a_pipe_that_nobody_needs_is_kept_away_from_too(): void
+    {
+        $sketch = self::pair()->link('l', 'Air', 'packet-radio')->join('l', 'hand', Role::Sends, 'hand-radio')->join('l', 'board', Role::Receives, 'board-radio');
+        $first = self::proposed(new AddressStep, $sketch->plan())[0][2];
+        $beside = str_replace(' ', '', substr($first, 0, -2)).sprintf('%02X', (int) hexdec(substr($first, -2)) ^ 0x10);
+        [$chosen] = self::proposed(new AddressStep, $sketch->address('l', 'board', 4, $beside)->plan());
+        self::assertNotSame($first, $chosen[2]);
+        self::assertGreaterThan(1, PacketAddress::parse($chosen[2])->distance(PacketAddress::parse($beside)));
+    }
+
+    public function test_what_must_sit_on_the_console_stays_on_the_pin_it_has(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->module('r', 'n', 'relay-bank-8-high', 'Relays', SupplyFrom::Own)->module('s', 'n', 'relay-bank-4-high', 'More', SupplyFrom::Own);
+        foreach (range(1, 8) as $lamp) {
+            $sketch->output("o{$lamp}", 'n', "Lamp {$lamp}", OutputKind::Relay, 'r', "IN{$lamp}");
+        }
+        foreach (range(1, 3) as $lamp) {
+            $sketch->output("p{$lamp}", 'n', "Bulb {$lamp}", OutputKind::Relay, 's', "IN{$lamp}");
+        }
+        $plan = $sketch->wire('r', 'IN1', 'IO3')->wire('r', 'IN2', 'IO1')->plan();
+        $pins = array_column(self::proposed(new PinStep, $plan), 1, 0);
+        self::assertArrayNotHasKey('Pin of N · Relays IN1', $pins);
+        self::assertArrayNotHasKey('Pin of N · Relays IN2', $pins);
     }
 }

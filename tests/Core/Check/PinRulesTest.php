@@ -233,6 +233,13 @@ final class PinRulesTest extends CoreTestCase
                 ->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN1'),
             ['A and B are both on Relays IN1'],
         ];
+        yield 'a message that once was a relay' => [
+            'channel-shared',
+            static fn (Sketch $s): Sketch => $relays($plain($s))
+                ->output('o', 'n', 'A', OutputKind::Message, 'r', 'IN1')
+                ->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN1'),
+            [],
+        ];
     }
 
     private static function relays(Sketch $sketch, int $count, string $kind): Sketch

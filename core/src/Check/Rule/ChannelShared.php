@@ -33,7 +33,8 @@ final readonly class ChannelShared implements LooksNearby
         $taken = [];
         foreach ([...$plan->controls(), ...$plan->outputs()] as $thing) {
             $channel = $thing instanceof Output ? $thing->channel : $thing->terminal;
-            if ($thing->moduleId === null || $channel === null) {
+            // What has no wire, or was bought as it is, may still bear the name of a channel that it was on once.
+            if ($thing->moduleId === null || $channel === null || ! $thing->kind->isWired() || $plan->node($thing->nodeId)->kind->isBought()) {
                 continue;
             }
             if ($knowledge->catalogue->classOf($plan->module($thing->moduleId))->terminal($channel)?->shared === true) {

@@ -24,6 +24,7 @@ use Rundfunk\Medium\PacketRadio\Rule\ChannelUnderWifi;
 use Rundfunk\Medium\PacketRadio\Rule\EndsDisagree;
 use Rundfunk\Medium\PacketRadio\Rule\LinksTooClose;
 use Rundfunk\Medium\PacketRadio\Rule\PayloadTooShort;
+use Rundfunk\Medium\PacketRadio\Rule\PipeImpossible;
 use Rundfunk\Medium\PacketRadio\Rule\PipePrefixBroken;
 use Rundfunk\Medium\PacketRadio\Rule\PoorAddress;
 use Rundfunk\Medium\PacketRadio\Rule\PowerOverLimit;
@@ -103,6 +104,7 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
             new AddressesTooAlike,
             new SharedAddress,
             new PipePrefixBroken,
+            new PipeImpossible,
             new TooManySenders,
             new RetryDelayTooShort,
             new RetryDelaysEqual,

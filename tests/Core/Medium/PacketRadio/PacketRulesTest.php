@@ -8,7 +8,11 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\DerivedId;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Address;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
@@ -224,6 +228,9 @@ final class PacketRulesTest extends CoreTestCase
             [],
         ];
 
+        yield 'the sixth pipe' => ['packet-pipe-impossible', static fn (): Sketch => $air()->address('l', 'board', 5, 'C2F19A4701'), []];
+        yield 'a seventh pipe' => ['packet-pipe-impossible', static fn (): Sketch => $air()->address('l', 'board', 6, 'C2F19A4701'), ['Board has no pipe 6']];
+
         foreach ([[6, false, []], [7, false, ['7 senders for the six pipes of Board']], [7, true, []]] as [$senders, $senderId, $titles]) {
             yield "{$senders} senders".($senderId ? ' that say who they are' : '') => [
                 'packet-too-many-senders',
@@ -371,5 +378,17 @@ final class PacketRulesTest extends CoreTestCase
             ->address('l', 'hand', 1, 'C2F19A4701')->address('l', 'board', 1, 'C2F19A4701')->plan();
         self::assertSame([], self::found($plan(false), 'packet-shared-address'));
         self::assertCount(1, self::found($plan(true), 'packet-shared-address'));
+    }
+
+    public function test_a_pipe_holds_one_address(): void
+    {
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio')->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')
+            ->join('l', 'board', Role::Receives)->address('l', 'board', 1, 'C2F19A4701');
+        $editor = new Editor(self::knowledge());
+        $plan = $editor->apply($sketch->plan(), [Operation::add(new Address(DerivedId::of('another'), $sketch->id('l board'), 1, 'C2F19A4738'))])->plan;
+        $found = self::found($plan, 'packet-pipe-impossible');
+        self::assertSame(['Pipe 1 of Board has two addresses'], array_map(static fn (Finding $finding): string => $finding->title, $found));
+        self::assertNotNull($found[0]->fix);
+        self::assertSame([], self::found($editor->apply($plan, $found[0]->fix->operations)->plan, 'packet-pipe-impossible'));
     }
 }

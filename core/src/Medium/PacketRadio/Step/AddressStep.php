@@ -35,6 +35,7 @@ final readonly class AddressStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         $live = self::sound($plan);
+        $standing = self::standing($plan);
         foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
             $length = PacketSettings::of($link)->addressBytes;
             foreach ($plan->endpointsOn($link) as $endpoint) {
@@ -47,7 +48,7 @@ final readonly class AddressStep implements Step
                     if ($existing !== null && ($existing->pinned || isset($live[$existing->id]))) {
                         continue;
                     }
-                    $chosen = self::choose($link, $length, $prefix, $live);
+                    $chosen = self::choose($link, $length, $prefix, [...$live, ...$standing]);
                     $address = $existing ?? new Address($plan->newId('address', $endpoint->id, (string) $pipe), $endpoint->id, $pipe);
                     $live[$address->id] = $chosen;
                     $node = $plan->node($endpoint->nodeId);
@@ -93,6 +94,25 @@ final readonly class AddressStep implements Step
         return $sound;
     }
 
+    /** @return list<PacketAddress> those of pipes that nobody needs: whatever they are, they stay, and are heard */
+    private static function standing(Plan $plan): array
+    {
+        $standing = [];
+        foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
+            foreach ($plan->endpointsOn($link) as $endpoint) {
+                $needed = array_slice(PacketPipes::ORDER, 0, PacketPipes::needed($plan, $endpoint));
+                foreach ($plan->addressesOf($endpoint) as $address) {
+                    $parsed = in_array($address->pipe, $needed, true) ? null : PacketAddress::tryParse($address->value);
+                    if ($parsed !== null) {
+                        $standing[] = $parsed;
+                    }
+                }
+            }
+        }
+
+        return $standing;
+    }
+
     /** @param  array<string, PacketAddress>  $sound */
     private static function sharesPrefix(Plan $plan, Endpoint $endpoint, Address $address, PacketAddress $parsed, array $sound): bool
     {
@@ -124,7 +144,7 @@ final readonly class AddressStep implements Step
         return null;
     }
 
-    /** @param  array<string, PacketAddress>  $live */
+    /** @param  array<array-key, PacketAddress>  $live */
     private static function choose(Link $link, int $length, ?string $prefix, array $live): PacketAddress
     {
         for ($attempt = 0; ; $attempt++) {
@@ -139,7 +159,7 @@ final readonly class AddressStep implements Step
         }
     }
 
-    /** @param  array<string, PacketAddress>  $live */
+    /** @param  array<array-key, PacketAddress>  $live */
     private static function farFrom(PacketAddress $candidate, array $live): bool
     {
         foreach ($live as $other) {
