@@ -12,6 +12,7 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
@@ -103,6 +104,8 @@ final class InfraredRulesTest extends CoreTestCase
         yield '40 kHz at a 40 kHz receiver' => ['ir-carrier-off', static fn () => $keyed($room([], ['carrierKhz' => 40]), 'sirc12'), []];
         yield '36 kHz at a 56 kHz receiver' => ['ir-carrier-off', static fn () => $keyed($room([], ['carrierKhz' => 56]), 'rc5'), ['Hearer is tuned to 56 kHz, Power is sent at 36']];
 
+        yield '38 kHz heard at 40, which a 38 kHz receiver mends' => ['ir-carrier-off', static fn () => $keyed($room([], ['carrierKhz' => 40])), ['Hearer is tuned to 40 kHz, Power is sent at 38']];
+
         yield 'a held key that says so' => ['ir-held-key-flips', static fn () => $keyed($room(), 'nec', Action::Toggle), []];
         yield 'a held key with a toggle bit' => ['ir-held-key-flips', static fn () => $keyed($room(), 'rc6', Action::Toggle), []];
         yield 'a held key that sends the same again' => ['ir-held-key-flips', static fn () => $keyed($room(), 'sirc12', Action::Toggle), ['Holding Power flips Lamp again and again']];
@@ -141,6 +144,20 @@ final class InfraredRulesTest extends CoreTestCase
     public function test_the_rule_finds_this_and_no_more(string $rule, Closure $sketch, array $titles): void
     {
         self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($sketch()->plan(), $rule)));
+    }
+
+    public function test_no_receiver_is_offered_for_a_carrier_that_none_is_made_for(): void
+    {
+        $plan = static fn (int $carrierHz): Plan => self::sketch()->link('room', 'Room', 'infrared')
+            ->node('hearer', 'Hearer', NodeKind::Controller, null, '8bit-5v-20io')->module('eye', 'hearer', 'infrared-receiver', 'Eye')->output('lamp', 'hearer', 'Lamp', OutputKind::Lamp)
+            ->node('remote', 'Remote', NodeKind::Remote, null, null)->control('key', 'remote', 'Power', ControlKind::Key)
+            ->keyCode('remote', 'Power', 'raw', control: 'key', more: ['timings' => '9000 4500 560 560 560', 'carrierHz' => $carrierHz])
+            ->join('room', 'hearer', Role::Receives, 'eye')->join('room', 'remote', Role::Sends)
+            ->route('key', Action::On, 'lamp')->hop('key lamp on', 'room', 'remote', 'hearer', null)->plan();
+        self::assertSame('Fit a 36 kHz receiver', self::found($plan(36_000), 'ir-carrier-off')[0]->fix?->label);
+        [$finding] = self::found($plan(10_100), 'ir-carrier-off');
+        self::assertNull($finding->fix);
+        self::assertStringContainsString('No usual receiver is near it', $finding->remedy);
     }
 
     public function test_a_sender_cannot_hear_and_a_bought_remote_needs_no_part(): void

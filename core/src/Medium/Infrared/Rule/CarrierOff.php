@@ -42,6 +42,7 @@ final readonly class CarrierOff extends InfraredRule implements LooksNearby
             }
             $seen["{$endpoint->id} {$carrierHz}"] = true;
             $better = IrTuning::nearestKhz($carrierHz);
+            $helps = abs($carrierHz - $better * 1000) / $carrierHz <= self::FINE;
             yield new Finding(
                 $this->key(),
                 $off > self::DEAF ? Severity::Fault : Severity::Advice,
@@ -49,8 +50,8 @@ final readonly class CarrierOff extends InfraredRule implements LooksNearby
                 Subject::of($endpoint, "{$node->name} on {$link->name}", 'carrierKhz'),
                 ['tuned_hz' => $tunedHz, 'carrier_hz' => $carrierHz],
                 $off > self::DEAF ? 'It hears it at arm\'s length at best.' : 'It hears it, from about half as far.',
-                "Fit a receiver for {$better} kHz if reach matters.",
-                $better * 1000 === $tunedHz ? null : self::setEnd($endpoint, "Fit a {$better} kHz receiver", ['carrierKhz' => $better]),
+                $helps ? "Fit a receiver for {$better} kHz if reach matters." : "No usual receiver is near it; the nearest is for {$better} kHz. Learn the code again: a carrier is easily measured wrong.",
+                $helps ? self::setEnd($endpoint, "Fit a {$better} kHz receiver", ['carrierKhz' => $better]) : null,
                 [$endpoint->id, (string) $carrierHz],
             );
         }
