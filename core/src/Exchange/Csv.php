@@ -20,10 +20,10 @@ final readonly class Csv
         return implode("\r\n", $lines)."\r\n";
     }
 
-    /** A cell that begins as a formula does gets an apostrophe first: a spreadsheet would run it. */
+    /** A cell that begins as a formula does gets an apostrophe first: a spreadsheet would run it. A plain number is none. */
     private static function cell(string $text): string
     {
-        if (preg_match('/^[=+\-@\t\r]/', $text) === 1) {
+        if (preg_match('/^[=+\-@\t\r]/', $text) === 1 && preg_match('/^[+-]\d+(\.\d+)?$/D', $text) !== 1) {
             $text = "'".$text;
         }
 

@@ -16,6 +16,9 @@ final class Toml
 
     private int $depth = 0;
 
+    /** @var array<string, true> tables that were opened, by their way from the top */
+    private array $opened = [];
+
     /** @param  list<string>  $lines */
     private function __construct(private readonly array $lines)
     {
@@ -87,6 +90,7 @@ final class Toml
     {
         $at = &$document;
         $last = count($path) - 1;
+        $way = '';
         foreach ($path as $depth => $name) {
             if (! isset($at[$name])) {
                 $at[$name] = [];
@@ -98,13 +102,20 @@ final class Toml
             if ($depth === $last && $append) {
                 $at[] = [];
             }
+            $way .= "\n{$name}";
             if ($at !== [] && array_is_list($at)) {
+                $way .= "\n".count($at);
                 $at = &$at[count($at) - 1];
             }
             if (! is_array($at)) {
                 throw TomlRefused::at($this->line, "opens \"{$name}\", which is a value already");
             }
         }
+
+        if (! $append && isset($this->opened[$way])) {
+            throw TomlRefused::at($this->line, "opens \"{$path[$last]}\" again");
+        }
+        $this->opened[$way] = true;
 
         /** @var array<string, mixed> $at */
         return $at;

@@ -21,8 +21,10 @@ final class CsvTest extends CoreTestCase
         yield 'nothing' => ['', ''];
         yield 'a formula' => ['=1+1', "'=1+1"];
         yield 'a formula with a comma' => ['=SUM(A1,A2)', "\"'=SUM(A1,A2)\""];
-        yield 'a plus' => ['+442079460321', "'+442079460321"];
-        yield 'a minus' => ['-3', "'-3"];
+        yield 'a phone number' => ['+442079460321', '+442079460321'];
+        yield 'a number below nought' => ['-3.5', '-3.5'];
+        yield 'a sum that begins as a number does' => ['+1+cmd', "'+1+cmd"];
+        yield 'a number with a line behind it' => ["-3\n", "\"'-3\n\""];
         yield 'an at sign' => ['@cmd', "'@cmd"];
         yield 'a tab first' => ["\t=1", "'\t=1"];
     }

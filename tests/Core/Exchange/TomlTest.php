@@ -30,6 +30,8 @@ final class TomlTest extends CoreTestCase
         yield 'tables in tables' => ["[ a . \"b\" . 'c' ]\nd = 1\n[a.x]\ny = 2\n", ['a' => ['b' => ['c' => ['d' => 1]], 'x' => ['y' => 2]]]];
         yield 'lists of tables' => ["[[products]]\nname = \"Hammer\"\nsku = 738594937\n\n[[products]]\nname = \"Nail\"\ncolor = \"gray\"\n", ['products' => [['name' => 'Hammer', 'sku' => 738594937], ['name' => 'Nail', 'color' => 'gray']]]];
         yield 'tables in lists of tables' => ["[[fruits]]\nname = \"apple\"\n[fruits.physical]\ncolor = \"red\"\n[[fruits.varieties]]\nname = \"red delicious\"\n[[fruits.varieties]]\nname = \"granny smith\"\n[[fruits]]\nname = \"banana\"\n[[fruits.varieties]]\nname = \"plantain\"\n", ['fruits' => [['name' => 'apple', 'physical' => ['color' => 'red'], 'varieties' => [['name' => 'red delicious'], ['name' => 'granny smith']]], ['name' => 'banana', 'varieties' => [['name' => 'plantain']]]]]];
+        yield 'a table whose parent comes later' => ["[a.b]\nc = 1\n[a]\nd = 2\n", ['a' => ['b' => ['c' => 1], 'd' => 2]]];
+        yield 'one table in each of a list' => ["[[a]]\n[a.b]\nc = 1\n[[a]]\n[a.b]\nc = 2\n", ['a' => [['b' => ['c' => 1]], ['b' => ['c' => 2]]]]];
         yield 'lines of another system' => ["a = 1\r\nb = 2\r\n", ['a' => 1, 'b' => 2]];
     }
 
@@ -68,6 +70,8 @@ final class TomlTest extends CoreTestCase
         yield 'a number that is none' => ["a = 1.2.3\n", 'Line 1 has a value that is not understood: "1.2.3".'];
         yield 'a word' => ["a = maybe\n", 'Line 1 has a value that is not understood: "maybe".'];
         yield 'a value opened as a table' => ["a = 1\n[a.b]\nc = 2\n", 'Line 2 opens "a", which is a value already.'];
+        yield 'a table twice' => ["[fruit]\napple = \"red\"\n\n[fruit]\norange = \"orange\"\n", 'Line 4 opens "fruit" again.'];
+        yield 'a table in a list twice' => ["[[a]]\n[a.b]\n[a.b]\n", 'Line 3 opens "b" again.'];
         yield 'a list that does not end' => ["a = [1, 2\n", 'Line 1 has a list that does not end on its line.'];
         yield 'a list without a comma' => ["a = [1 2]\n", 'Line 1 has a list that does not end on its line.'];
         yield 'a table without a name' => ["[ ]\n", 'Line 1 names a table in a way that is not understood.'];
