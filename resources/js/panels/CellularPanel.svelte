@@ -2,6 +2,7 @@
     import type { Schemas } from '../lib/api';
     import { ulid } from '../lib/ulid';
     import { add, change, workspace } from '../lib/workspace.svelte';
+    import Sign from '../widgets/Sign.svelte';
     import TextField from '../widgets/TextField.svelte';
     import DialogueTable from './DialogueTable.svelte';
     import EndsTable from './EndsTable.svelte';
@@ -48,9 +49,12 @@
                     <tr>
                         <td>{command.from}</td>
                         <td class="mono">{command.kind === 'call' ? 'a call' : (command.word ?? 'no word yet')}</td>
-                        <td class={command.dangerous ? 'text-danger' : ''}>{command.does}</td>
+                        <td
+                            >{#if command.dangerous}<span class="mr-1.5"><Sign severity="danger" size={15} /></span
+                                >{/if}{command.does}</td
+                        >
                         <td>{command.secret ? 'number and secret' : 'number only'}</td>
-                        <td>{command.answers ? 'what is so then' : '–'}</td>
+                        <td>{command.answers ? 'the state afterwards' : '–'}</td>
                     </tr>
                 {:else}<tr
                         ><td colspan="5" class="text-soft"

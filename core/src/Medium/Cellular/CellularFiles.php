@@ -75,7 +75,7 @@ final readonly class CellularFiles
             $lines[] = match (true) {
                 $control->kind === ControlKind::Call => "Call {$number}: {$does}. It hangs up; nothing is answered.",
                 $word === null => "{$control->name}: no command word yet.",
-                default => "Text \"{$word}".(Commands::takesNumber($control, $route) ? ' and a number' : '').(Commands::needsSecret($control) ? ' and your secret' : '')."\" to {$number}: {$does}.".(Commands::answers($control) ? ' It answers with what is so then.' : ''),
+                default => "Text \"{$word}".(Commands::takesNumber($control, $route) ? ' and a number' : '').(Commands::needsSecret($control) ? ' and your secret' : '')."\" to {$number}: {$does}.".(Commands::answers($control) ? ' It answers with the state afterwards.' : ''),
             };
         }
 

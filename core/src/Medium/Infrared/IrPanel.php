@@ -123,6 +123,7 @@ final readonly class IrPanel
         }
         $names = [];
         foreach ($byNode as $node => $codes) {
+            sort($codes, SORT_NATURAL | SORT_FLAG_CASE);
             $listed = count($codes) > self::NAMED ? [count($codes).' codes'] : $codes;
             $names = [...$names, ...array_map(static fn (string $code): string => "{$node} · {$code}", $listed)];
         }

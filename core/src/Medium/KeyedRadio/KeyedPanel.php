@@ -107,6 +107,9 @@ final readonly class KeyedPanel
             $names[] = "{$plan->control($route->controlId)->name}: ".($code ?? 'no code yet');
         }
 
-        return array_values(array_unique($names));
+        $names = array_values(array_unique($names));
+        sort($names, SORT_NATURAL | SORT_FLAG_CASE);
+
+        return $names;
     }
 }

@@ -81,7 +81,7 @@
                     workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))}
             />
             <p class="text-soft grow pb-1 first-letter:uppercase">
-                {medium.name}. Every setting here goes into both ends' headers.
+                {medium.name}. Every setting here goes into the header of each board on it.
             </p>
             <Button color="alternative" onclick={() => workspace.edit(`Remove ${link.name}`, remove('link', link.id))}
                 >Remove the link</Button

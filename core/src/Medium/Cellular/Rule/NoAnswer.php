@@ -37,7 +37,7 @@ final readonly class NoAnswer extends CellularRule implements LooksNearby
                 Subject::of($control, "{$node->name}, {$control->name}", 'reply'),
                 [],
                 'Lost, late and obeyed look the same from the phone.',
-                'Let it answer with what is so then, not with what was asked.',
+                'Let it answer with the state afterwards, not with what was asked.',
                 self::setControl($control, 'Let it answer', ['reply' => true]),
             );
         }
