@@ -63,8 +63,11 @@ final readonly class Gsm7
         return $bits > 0 ? $bytes.chr($held & 0xFF) : $bytes;
     }
 
-    /** @param  int  $count  how many septets the bytes hold */
-    public static function unpack(string $bytes, int $count): string
+    /**
+     * @param  int  $count  how many septets the bytes hold
+     * @param  int  $header  how many of them stand before the text
+     */
+    public static function unpack(string $bytes, int $count, int $header = 0): string
     {
         $held = 0;
         $bits = 0;
@@ -79,7 +82,7 @@ final readonly class Gsm7
             }
         }
 
-        return self::text($septets);
+        return self::text(array_slice($septets, $header));
     }
 
     /** @param  list<int>  $septets */

@@ -30,27 +30,32 @@ final readonly class SmsSubmit
             default => 7,
         };
         $length = ord($bytes[$at] ?? "\0");
-        $text = self::text(substr($bytes, $at + 1), $length, $coding, ($first & 0x40) !== 0);
+        $data = substr($bytes, $at + 1);
+        $header = ($first & 0x40) === 0 ? 0 : ord($data[0] ?? "\0") + 1;
+        $text = strlen($bytes) > $at ? self::text($data, $length, $coding, $header) : null;
 
         return $text === null ? null : ['to' => ($international ? '+' : '').$number, 'text' => $text];
     }
 
-    private static function text(string $data, int $length, int $coding, bool $hasHeader): ?string
+    /**
+     * @param  int  $length  of the header and the text: septets in the seven-bit alphabet, otherwise bytes
+     * @param  int  $header  bytes that stand before the text
+     * @return string|null null when it is cut off
+     */
+    private static function text(string $data, int $length, int $coding, int $header): ?string
     {
-        $headerBytes = $hasHeader ? ord($data[0] ?? "\0") + 1 : 0;
-        if (($coding & 0x0C) === 0x08) {
-            return mb_convert_encoding(substr($data, $headerBytes, $length - $headerBytes), 'UTF-8', 'UTF-16BE');
-        }
-        if (($coding & 0x0C) === 0x04) {
-            return substr($data, $headerBytes, $length - $headerBytes);
-        }
-        if (strlen($data) < intdiv($length * 7 + 7, 8)) {
+        $alphabet = $coding & 0x0C;
+        // In septets a header is filled up to a whole one.
+        $skipped = $alphabet === 0x00 ? intdiv($header * 8 + 6, 7) : $header;
+        if (strlen($data) < ($alphabet === 0x00 ? intdiv($length * 7 + 7, 8) : $length) || $skipped > $length) {
             return null;
         }
-        // A header is filled up to whole septets.
-        $skipped = intdiv($headerBytes * 8 + 6, 7);
 
-        return mb_substr(Gsm7::unpack($data, $length), $skipped);
+        return match ($alphabet) {
+            0x00 => Gsm7::unpack($data, $length, $skipped),
+            0x08 => mb_convert_encoding(substr($data, $skipped, $length - $skipped), 'UTF-8', 'UTF-16BE'),
+            default => substr($data, $skipped, $length - $skipped),
+        };
     }
 
     /** Digits, the second of each byte first. */
