@@ -59,6 +59,9 @@ final class Toml
         $at = &$document;
         foreach ($this->lines as $index => $raw) {
             $this->line = $index + 1;
+            if (! mb_check_encoding($raw, 'UTF-8')) {
+                throw TomlRefused::at($this->line, 'is no text in UTF-8');
+            }
             $line = trim($raw);
             if ($line === '' || $line[0] === '#') {
                 continue;

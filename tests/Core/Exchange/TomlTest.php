@@ -77,7 +77,7 @@ final class TomlTest extends CoreTestCase
         yield 'a table without a name' => ["[ ]\n", 'Line 1 names a table in a way that is not understood.'];
         yield 'a table of an odd name' => ["[a b]\n", 'Line 1 names a table in a way that is not understood.'];
         yield 'ten thousand brackets' => ['a = '.str_repeat('[', 10_000), 'Line 1 nests lists deeper than any file of use.'];
-        yield 'bytes that are no text' => ["a = \xFF\xFE\n", 'Line 1 has a value that is not understood'];
+        yield 'bytes that are no text' => ["a = 1\nb = \"\xFF\xFE\"\n", 'Line 2 is no text in UTF-8.'];
     }
 
     #[DataProvider('broken')]
