@@ -32,6 +32,16 @@ test('a wide plan folds between places, shows every post once and stays on the p
     expect(bands.at(-1)?.lines[0]?.toAfter).toBe(false);
 });
 
+test('a page as narrow as a phone gets bands of three at most, that lie within what is drawn', () => {
+    const bands = layOut({ posts: posts(12), lines: [line(0, 11)] }, 340);
+    expect(Math.max(...bands.map((band) => band.posts.length))).toBe(3);
+    expect(bands.flatMap((band) => band.posts)).toHaveLength(12);
+    for (const band of bands) {
+        expect(Math.max(...band.posts.map((post) => post.x)) + 38).toBeLessThanOrEqual(band.width);
+        expect(Math.max(...band.lines.map((one) => one.to))).toBeLessThanOrEqual(band.width);
+    }
+});
+
 test('a node on two lines has a bar from the first to the last', () => {
     const [band] = layOut({ posts: posts(3), lines: [line(0, 1), { ...line(1, 2), linkId: 'k' }] }, 900);
     expect(band?.bars).toHaveLength(1);

@@ -28,8 +28,10 @@ const ROW = 54;
 const GAP = 14;
 
 /** A wide plan folds into bands, between places where it can. */
-export function layOut(map: Schemas['LineMap'], width: number, step = 76): Band[] {
-    const most = Math.max(3, Math.floor((width - LABELS - 30) / step));
+export function layOut(map: Schemas['LineMap'], room: number, step = 76): Band[] {
+    // A band of three posts is the narrowest of use: on a narrower page it is drawn smaller.
+    const width = Math.max(room, LABELS + 40 + 3 * step + 2 * GAP);
+    const most = Math.floor((width - LABELS - 30) / step);
     return fold(map.posts, most).map((posts, at, all) => band(map, posts, at > 0, at < all.length - 1, width, step));
 }
 

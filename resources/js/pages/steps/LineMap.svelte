@@ -8,7 +8,7 @@
     let width = $state(820);
     let picked = $state('');
     const tracing = $derived(data.routes.find((route) => route.routeId === (picked || item)));
-    const bands = $derived(layOut(data.lineMap, Math.max(360, width)));
+    const bands = $derived(layOut(data.lineMap, width));
     const traced = $derived(trace());
     const dashes: Record<Line['form'], string | undefined> = {
         solid: undefined,
@@ -145,7 +145,7 @@
                 width={band.width}
                 height={band.height}
                 viewBox="0 0 {band.width} {band.height}"
-                class="block max-w-full"
+                class="block h-auto max-w-full"
                 role="group"
                 aria-label="Line map, part {at + 1} of {bands.length}"
             >

@@ -25,6 +25,20 @@
             .filter((group) => group.nodes.length > 0),
     );
     let name = $state('');
+    let editor = $state<HTMLElement | null>(null);
+    let shown = '';
+
+    // Whoever picks a node from a long list wants to see it from its beginning.
+    $effect(() => {
+        const id = node?.id ?? '';
+        if (editor !== null && shown !== '' && shown !== id) {
+            const { top } = editor.getBoundingClientRect();
+            if (top < 0 || top > window.innerHeight / 2) {
+                editor.scrollIntoView({ block: 'start' });
+            }
+        }
+        shown = id;
+    });
 
     async function addNode(event: SubmitEvent): Promise<void> {
         event.preventDefault();
@@ -51,7 +65,9 @@
 </script>
 
 <div class="lg:flex lg:gap-5">
-    <div class="shrink-0 lg:w-[168px]">
+    <div
+        class="shrink-0 lg:sticky lg:top-[62px] lg:max-h-[calc(100vh-78px)] lg:w-[168px] lg:self-start lg:overflow-y-auto"
+    >
         <h1>Nodes</h1>
         {#each groups as group (group.placeId)}
             <h2 class="text-soft mt-3 text-[14px] font-normal">{group.name}</h2>
@@ -80,7 +96,7 @@
             <Button type="submit" color={index.nodes.length === 0 ? 'primary' : 'alternative'}>Add the node</Button>
         </form>
     </div>
-    <div class="mt-4 min-w-0 grow lg:mt-0">
+    <div bind:this={editor} class="mt-4 min-w-0 grow scroll-mt-[62px] lg:mt-0">
         {#if node === undefined}
             <p class="sheet mt-9 p-4">
                 A node is a board with its modules, or a handset you carry. Name the first one on the left: the handset

@@ -7,6 +7,7 @@ import { workspace } from '../../lib/workspace.svelte';
 import type { StepProps } from '../steps';
 import Findings from './Findings.svelte';
 import LineMap from './LineMap.svelte';
+import Nodes from './Nodes.svelte';
 import Routes from './Routes.svelte';
 import Site from './Site.svelte';
 
@@ -197,4 +198,21 @@ test('findings are grouped by how grave they are, and one click sends the fix', 
     expect(screen.queryByRole('heading', { name: /Dangers/ })).toBeNull();
     await fireEvent.click(screen.getByRole('button', { name: 'Set both' }));
     expect(edit).toHaveBeenCalledExactlyOnceWith('Set both', { op: 'remove', kind: 'node', id: 'n', values: {} });
+});
+
+test.each([
+    ['above', -500, 1],
+    ['below the list', 900, 1],
+    ['in view', 80, 0],
+])('a node that is picked while its page begins %s is brought into view', async (_, top, times) => {
+    const into = vi.fn();
+    Element.prototype.scrollIntoView = into;
+    const place = vi.spyOn(Element.prototype, 'getBoundingClientRect').mockReturnValue({ top } as DOMRect);
+    const [first, second] = document.nodes;
+    const { rerender } = render(Nodes, { ...props(), item: first?.id ?? '' });
+    expect(into).not.toHaveBeenCalled();
+    await rerender({ item: second?.id ?? '' });
+    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe(second?.name);
+    expect(into).toHaveBeenCalledTimes(times);
+    place.mockRestore();
 });
