@@ -118,7 +118,7 @@ final readonly class PlanEditing
         return Transaction::of(function () use ($record, $change): KeptEdit {
             $query = PlanRecord::query()->whereKey($record->id);
             $query->lockForUpdate();
-            $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);
+            $query->firstOrFail();
 
             return $change($this->store->load($record));
         });
