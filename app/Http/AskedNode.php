@@ -20,7 +20,7 @@ final readonly class AskedNode
 
     public static function of(Request $request, string $plan, string $node, PlanStore $store, Media $media): self
     {
-        $loaded = $store->load($store->find(SignedIn::user($request), $plan))->plan;
+        $loaded = $store->look(SignedIn::user($request), $plan)->plan;
         $key = $request->input('medium');
 
         return new self($loaded, $loaded->node($node), is_string($key) && $media->has($key) ? $media->named($key) : null);

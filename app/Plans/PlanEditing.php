@@ -109,7 +109,7 @@ final readonly class PlanEditing
         $findings = (new Checker($this->knowledge))->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
-        return new KeptEdit($loaded->version, new LoadedPlan($edited->plan, $record->version, $findings), $edited);
+        return new KeptEdit($loaded->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $edited);
     }
 
     /** @param  Closure(LoadedPlan): KeptEdit  $change */
@@ -118,7 +118,7 @@ final readonly class PlanEditing
         return Transaction::of(function () use ($record, $change): KeptEdit {
             $query = PlanRecord::query()->whereKey($record->id);
             $query->lockForUpdate();
-            $query->firstOrFail();
+            $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);
 
             return $change($this->store->load($record));
         });

@@ -35,19 +35,26 @@ final readonly class PlanStore
         return $query->whereBelongsTo($user)->findOrFail($id);
     }
 
-    /** As one look at the database: an edit that is kept meanwhile is seen in all of it or in none. */
+    /**
+     * As one look at the database: an edit that is kept meanwhile is seen in all of it or in none.
+     *
+     * @throws ModelNotFoundException when the user has no such plan
+     */
+    public function look(User $user, string $id): LoadedPlan
+    {
+        return Transaction::of(fn (): LoadedPlan => $this->load($this->find($user, $id)));
+    }
+
+    /** Within the transaction in which the record was read. */
     public function load(PlanRecord $record): LoadedPlan
     {
-        return Transaction::of(function () use ($record): LoadedPlan {
-            $record->refresh();
-            $things = [];
-            foreach (ThingKind::cases() as $kind) {
-                $things[$kind->value] = $this->things($record, $kind);
-            }
-            $plan = new Plan(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
+        $things = [];
+        foreach (ThingKind::cases() as $kind) {
+            $things[$kind->value] = $this->things($record, $kind);
+        }
+        $plan = new Plan(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
-            return new LoadedPlan($plan, $record->version, $this->findings($record, $plan));
-        });
+        return new LoadedPlan($record, $plan, $record->version, $this->findings($record, $plan));
     }
 
     /** Keeps a plan under a new id of its own; what it holds keeps its ids. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\KeptEdit;
 use Rundfunk\Edit\Edited;
@@ -17,7 +16,7 @@ use Rundfunk\Plan\ThingKind;
 final class ChangesView
 {
     /** @return array<string, mixed> */
-    public static function of(PlanRecord $record, KeptEdit $kept, User $user, Knowledge $knowledge): array
+    public static function of(KeptEdit $kept, User $user, Knowledge $knowledge): array
     {
         $plan = $kept->after->plan;
 
@@ -27,7 +26,7 @@ final class ChangesView
             'plan' => $plan->particulars->values(),
             'things' => self::things($kept->edited),
             ...Views::after($kept->edited, $kept->after->findings, $knowledge),
-            ...WorkspaceView::whole($record, $kept->after, $user, $knowledge),
+            ...WorkspaceView::whole($kept->after, $user, $knowledge),
         ];
     }
 

@@ -19,7 +19,7 @@ use Rundfunk\Plan\PlanWriter;
 final class WorkspaceView
 {
     /** @return array<string, mixed> */
-    public static function of(PlanRecord $record, LoadedPlan $loaded, User $user, Knowledge $knowledge): array
+    public static function of(LoadedPlan $loaded, User $user, Knowledge $knowledge): array
     {
         $plan = $loaded->plan;
 
@@ -27,18 +27,18 @@ final class WorkspaceView
             'version' => $loaded->version,
             'document' => (new PlanWriter)->toArray($plan),
             ...Views::of($plan, $knowledge),
-            ...self::whole($record, $loaded, $user, $knowledge),
+            ...self::whole($loaded, $user, $knowledge),
         ];
     }
 
     /** @return array<string, mixed> what every answer holds whole: it is small, or hangs on everything */
-    public static function whole(PlanRecord $record, LoadedPlan $loaded, User $user, Knowledge $knowledge): array
+    public static function whole(LoadedPlan $loaded, User $user, Knowledge $knowledge): array
     {
         return [
             'findings' => $loaded->findings->all(),
             'lineMap' => LineMap::of($loaded->plan, $knowledge->media),
             'allOff' => array_map(static fn (Output $output): string => $output->id, AllOff::of($loaded->plan)),
-            'history' => self::history($record, $user),
+            'history' => self::history($loaded->record, $user),
         ];
     }
 

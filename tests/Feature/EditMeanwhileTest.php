@@ -41,7 +41,8 @@ final class EditMeanwhileTest extends FeatureTestCase
 
     public function test_a_node_that_comes_while_a_plan_is_read_comes_with_all_or_nothing(): void
     {
-        $plan = $this->linden(self::user());
+        $user = self::user();
+        $plan = $this->linden($user);
         $read = [];
         DB::listen(function (QueryExecuted $query) use ($plan, &$read): void {
             preg_match('/^select .* from `(\w+)`/', $query->sql, $match);
@@ -50,7 +51,7 @@ final class EditMeanwhileTest extends FeatureTestCase
                 $this->addNodeElsewhere($plan->id);
             }
         });
-        $loaded = app(PlanStore::class)->load($plan);
+        $loaded = app(PlanStore::class)->look($user, $plan->id);
         self::assertSame(['nodes'], $read);
         self::assertSame(1, $loaded->version);
         self::assertNotContains('Newcomer', array_column($loaded->plan->nodes(), 'name'));
@@ -58,7 +59,7 @@ final class EditMeanwhileTest extends FeatureTestCase
         $text = (new PlanWriter)->write($loaded->plan);
         self::assertSame($text, (new PlanWriter)->write((new PlanReader(app(Knowledge::class)))->read($text)));
 
-        $after = app(PlanStore::class)->load($plan);
+        $after = app(PlanStore::class)->look($user, $plan->id);
         self::assertSame(2, $after->version);
         self::assertContains('Newcomer', array_column($after->plan->nodes(), 'name'));
     }

@@ -21,8 +21,7 @@ final class AssignController
     ])]
     public function __invoke(Request $request, PlanStore $store, Knowledge $knowledge, string $plan): JsonResponse
     {
-        $record = $store->find(SignedIn::user($request), $plan);
-        $loaded = $store->load($record);
+        $loaded = $store->look(SignedIn::user($request), $plan);
 
         return new JsonResponse(['version' => $loaded->version, 'proposals' => (new Assigner($knowledge))->assign($loaded->plan)->proposals]);
     }

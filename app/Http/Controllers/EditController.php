@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\EditRequest;
 use App\Http\SignedIn;
-use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\KeptEdit;
 use App\Plans\PlanEditing;
@@ -38,7 +37,7 @@ final class EditController
         $record = $this->store->find($user, $plan);
         $edit = EditRequest::read($request);
 
-        return $this->answer($record, $this->editing->apply($record, $user, $edit), $user);
+        return $this->answer($this->editing->apply($record, $user, $edit), $user);
     }
 
     #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -52,7 +51,7 @@ final class EditController
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
 
-        return $this->answer($record, $this->editing->undo($record, $user), $user);
+        return $this->answer($this->editing->undo($record, $user), $user);
     }
 
     #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -66,7 +65,7 @@ final class EditController
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
 
-        return $this->answer($record, $this->editing->redo($record, $user), $user);
+        return $this->answer($this->editing->redo($record, $user), $user);
     }
 
     #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -79,8 +78,8 @@ final class EditController
         return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan))]);
     }
 
-    private function answer(PlanRecord $record, KeptEdit $kept, User $user): JsonResponse
+    private function answer(KeptEdit $kept, User $user): JsonResponse
     {
-        return new JsonResponse(ChangesView::of($record, $kept, $user, $this->knowledge));
+        return new JsonResponse(ChangesView::of($kept, $user, $this->knowledge));
     }
 }

@@ -88,7 +88,7 @@ final class NodeSheetController
     /** @return array{Plan, Node} */
     private function find(Request $request, string $plan, string $node): array
     {
-        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+        $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
 
         return [$loaded, $loaded->node($node)];
     }

@@ -60,9 +60,9 @@ final class PlanController
     ])]
     public function show(Request $request, string $plan): JsonResponse
     {
-        $record = $this->store->find(self::user($request), $plan);
+        $user = self::user($request);
 
-        return new JsonResponse(WorkspaceView::of($record, $this->store->load($record), self::user($request), $this->knowledge));
+        return new JsonResponse(WorkspaceView::of($this->store->look($user, $plan), $user, $this->knowledge));
     }
 
     #[OA\Delete(path: '/api/plans/{plan}', operationId: 'deletePlan', summary: 'Delete a plan; it can be restored', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -96,7 +96,7 @@ final class PlanController
     ])]
     public function duplicate(Request $request, string $plan): JsonResponse
     {
-        $original = $this->store->load($this->store->find(self::user($request), $plan))->plan;
+        $original = $this->store->look(self::user($request), $plan)->plan;
         $copy = $this->store->create(self::user($request), $original, 'Copy of '.mb_substr($original->particulars->name, 0, 72));
 
         return new JsonResponse(['id' => $copy->id], 201);

@@ -30,7 +30,7 @@ final class PlanFileController
     ])]
     public function export(Request $request, string $plan): Response
     {
-        $loaded = $this->store->load($this->store->find(SignedIn::user($request), $plan))->plan;
+        $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
 
         return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->particulars->name, '-', 'en').'.json');
     }
