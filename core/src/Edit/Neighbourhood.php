@@ -33,6 +33,9 @@ final class Neighbourhood
     /** @var array<string, true> */
     private array $routes = [];
 
+    /** @var array<string, list<Route>> by node */
+    private array $passing = [];
+
     /** @param  Plan  $plan  as it is after the edit */
     public function __construct(private readonly Plan $plan)
     {
@@ -211,23 +214,33 @@ final class Neighbourhood
     /** @return list<Route> those that begin, end or pass at a node */
     private function routesAt(string $nodeId): array
     {
+        return $this->passing[$nodeId] ??= $this->passing($nodeId);
+    }
+
+    /** @return list<Route> */
+    private function passing(string $nodeId): array
+    {
         $node = $this->plan->find(ThingKind::Node, $nodeId);
         if (! $node instanceof Node) {
             return [];
         }
         $routes = [];
         foreach ($this->plan->controlsOf($node) as $control) {
-            $routes = [...$routes, ...$this->plan->routesFrom($control)];
+            foreach ($this->plan->routesFrom($control) as $route) {
+                $routes[$route->id] = $route;
+            }
         }
         foreach ($this->plan->outputsOf($node) as $output) {
-            $routes = [...$routes, ...$this->plan->routesTo($output)];
+            foreach ($this->plan->routesTo($output) as $route) {
+                $routes[$route->id] = $route;
+            }
         }
         foreach ($this->plan->endpointsOf($node) as $end) {
             foreach ([...$this->plan->hopsTo($end), ...$this->plan->hopsFrom($end)] as $hop) {
-                $routes[] = $this->plan->route($hop->routeId);
+                $routes[$hop->routeId] ??= $this->plan->route($hop->routeId);
             }
         }
 
-        return $routes;
+        return array_values($routes);
     }
 }

@@ -42,15 +42,12 @@ final readonly class PostOrder
     /** @return list<list<Node>> by place, in the places' order; nodes without a place last */
     private static function groups(Plan $plan): array
     {
-        $groups = [];
-        foreach ([...array_map(static fn (Place $place): string => $place->id, $plan->places()), null] as $placeId) {
-            $here = array_values(array_filter($plan->nodes(), static fn (Node $node): bool => $node->placeId === $placeId));
-            if ($here !== []) {
-                $groups[] = $here;
-            }
+        $groups = array_fill_keys([...array_map(static fn (Place $place): string => $place->id, $plan->places()), ''], []);
+        foreach ($plan->nodes() as $node) {
+            $groups[$node->placeId ?? ''][] = $node;
         }
 
-        return $groups;
+        return array_values(array_filter($groups, static fn (array $here): bool => $here !== []));
     }
 
     /**
