@@ -9,7 +9,7 @@ use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 
 /**
- * What was read of a plan, kept beside the database: putting together thousands of things from their rows takes longer than
+ * What was read of a plan, kept beside the database: putting together thousands of things from their rows takes as long as
  * all the rest of an edit. An entry counts only while the plan's row bears its stamp, and that is written in one
  * transaction with the things, so that an entry can be lost, late or left over, but never wrong.
  */
