@@ -27,6 +27,7 @@ use Rundfunk\Check\Rule\RoutesFight;
 use Rundfunk\Check\Rule\RouteWithoutPath;
 use Rundfunk\Check\Rule\SelectPinAsInput;
 use Rundfunk\Check\Rule\StrapPinPulled;
+use Rundfunk\Check\Rule\TerminalWiredTwice;
 use Rundfunk\Check\Rule\ValueImpossible;
 use Rundfunk\Check\Rule\ValueMissing;
 use Rundfunk\Check\Rule\ValueOutside;
@@ -44,6 +45,7 @@ final readonly class Rules
         $rules = [
             new NodeWithoutBoard,
             new PinUsedTwice,
+            new TerminalWiredTwice,
             new PinIncapable,
             new StrapPinPulled,
             new SelectPinAsInput,

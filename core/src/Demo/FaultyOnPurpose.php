@@ -56,6 +56,8 @@ final readonly class FaultyOnPurpose
             ->wire('porch-stick', 'X', 'D4')
             ->module('porch-keys', 'porch-node', 'button-pad-2', 'Keys')
             ->wire('porch-keys', 'K1', 'D10')
+            // terminal-wired-twice
+            ->wireAgain('porch-keys', 'K1', 'A3')
             // strap-pin-pulled, bus-pins-missing
             ->node('barn-node', 'Barn', NodeKind::Controller, 'barn', 'wifi-3v3-11io')
             ->module('barn-radio', 'barn-node', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)

@@ -59,6 +59,12 @@ final class Sketch
         return $this->put(ThingKind::PinUse, "{$module} {$terminal}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'pin' => $pin, 'pinned' => $pinned]);
     }
 
+    /** Another pin for a terminal that has one, as only a faulty plan says. */
+    public function wireAgain(string $module, string $terminal, string $pin): self
+    {
+        return $this->put(ThingKind::PinUse, "{$module} {$terminal} {$pin}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'pin' => $pin]);
+    }
+
     /**
      * @param  array<string, bool|float|int|string|null>  $settings
      * @param  list<string>  $pinned

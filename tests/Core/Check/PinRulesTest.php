@@ -226,6 +226,21 @@ final class PinRulesTest extends CoreTestCase
                 ->output('p', 'n', 'B', OutputKind::Relay, 'r', 'IN2'),
             [],
         ];
+        yield 'a relay on two pins' => [
+            'terminal-wired-twice',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D4')->wireAgain('r', 'IN1', 'D5'),
+            ['IN1 of Relays is wired twice'],
+        ];
+        yield 'two relays on a pin each' => [
+            'terminal-wired-twice',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D4')->wire('r', 'IN2', 'D5'),
+            [],
+        ];
+        yield 'a relay twice on one pin, which is one wire' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'D4')->wireAgain('r', 'IN1', 'D4'),
+            [],
+        ];
         yield 'two outputs on one channel' => [
             'channel-shared',
             static fn (Sketch $s): Sketch => $relays($plain($s))
@@ -260,5 +275,14 @@ final class PinRulesTest extends CoreTestCase
     public function test_the_rule_says(string $rule, Closure $plan, array $titles): void
     {
         self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($plan(self::sketch())->plan(), $rule)));
+    }
+
+    public function test_of_two_pins_of_a_terminal_the_pinned_one_stays(): void
+    {
+        foreach ([['D4', 'D5'], ['D5', 'D4'], ['D6', 'D7'], ['D8', 'D2']] as [$pinned, $other]) {
+            $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('r', 'n', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+                ->wire('r', 'IN1', $pinned, true)->wireAgain('r', 'IN1', $other)->plan();
+            self::assertSame("Forget {$other}", self::found($plan, 'terminal-wired-twice')[0]->fix?->label);
+        }
     }
 }

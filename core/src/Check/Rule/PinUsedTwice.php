@@ -33,7 +33,8 @@ final readonly class PinUsedTwice implements LooksNearby
             $place = $node->id.' '.$use->pin;
             $other = $first[$place] ?? null;
             $first[$place] ??= $wire;
-            if ($other === null || ($terminal->onBus() && $terminal->needs === $other['terminal']->needs)) {
+            $sameWire = $other !== null && $other['module']->id === $module->id && $other['terminal']->name === $terminal->name;
+            if ($other === null || $sameWire || ($terminal->onBus() && $terminal->needs === $other['terminal']->needs)) {
                 continue;
             }
             yield new Finding(
