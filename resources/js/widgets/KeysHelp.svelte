@@ -10,6 +10,8 @@
         { keys: ['Ctrl', 'Shift', 'Z'], does: 'Redo' },
         { keys: ['?'], does: 'These keys' },
         { keys: ['↑', '↓', '←', '→'], does: 'In the switch table: move' },
+        { keys: ['Page ↑', 'Page ↓'], does: 'In the switch table: move ten rows' },
+        { keys: ['Ctrl', 'Home', 'End'], does: 'In the switch table: to the first and the last cell' },
         {
             keys: ['t', '1', '0', 'p', 'f', 'm', 's', '+'],
             does: 'In the switch table: toggle, on, off, pulse, follow, momentary, set, step',

@@ -83,13 +83,10 @@
     }
 
     function key(event: KeyboardEvent): void {
-        if (event.ctrlKey || event.metaKey || event.altKey) {
-            return;
-        }
         const next = moveInGrid(event, { row, column }, { rows: rows.length, columns: columns.length });
         if (next !== null) {
             void focusCell(next.row, next.column);
-        } else if (!onkey(event)) {
+        } else if (event.ctrlKey || event.metaKey || event.altKey || !onkey(event)) {
             return;
         }
         event.preventDefault();

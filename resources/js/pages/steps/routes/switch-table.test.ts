@@ -61,6 +61,15 @@ test('a cell far off is drawn when the keyboard gets there, and has the focus', 
     expect(cell.closest('tr')?.getAttribute('aria-rowindex')).toBe('302');
 });
 
+test('the corner keys cross a large table at once', async () => {
+    const grid = table();
+    await fireEvent.keyDown(grid, { key: 'End', ctrlKey: true });
+    await screen.findByRole('gridcell', { name: 'Hand 74 Key 299, Board 49 Lamp 199: toggle' });
+    await fireEvent.keyDown(grid, { key: 'PageUp' });
+    const cell = await screen.findByRole('gridcell', { name: 'Hand 72 Key 289, Board 49 Lamp 199: none' });
+    await waitFor(() => expect(document.activeElement).toBe(cell));
+});
+
 test('what scrolls away makes room for what comes', async () => {
     const grid = table();
     const box = grid.parentElement as HTMLElement;
