@@ -78,6 +78,12 @@ final readonly class Route implements Thing
         return $this->action->holds() || ($this->action === Action::Set && $this->value === null);
     }
 
+    /** Both ask the same of one output: whoever obeys need not tell them apart. */
+    public function asksTheSameAs(self $other): bool
+    {
+        return [$this->outputId, $this->action, $this->pulseMs, $this->value] === [$other->outputId, $other->action, $other->pulseMs, $other->value];
+    }
+
     public function values(): array
     {
         return [

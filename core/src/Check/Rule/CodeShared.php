@@ -82,16 +82,8 @@ final readonly class CodeShared implements LooksNearby
     /** Two controls may share a code when they mean the same; and where all hear all, one control may mean several things by it. */
     private static function differ(Plan $plan, Hop $one, Hop $other, CodeRange $range): bool
     {
-        $sameControl = $plan->route($one->routeId)->controlId === $plan->route($other->routeId)->controlId;
+        [$one, $two] = [$plan->route($one->routeId), $plan->route($other->routeId)];
 
-        return self::command($plan, $one) !== self::command($plan, $other) && ! ($sameControl && self::isSigned($other, $range));
-    }
-
-    /** What the receiver is to do. */
-    private static function command(Plan $plan, Hop $hop): string
-    {
-        $route = $plan->route($hop->routeId);
-
-        return "{$route->outputId} {$route->action->value} {$route->pulseMs} {$route->value}";
+        return ! $one->asksTheSameAs($two) && ! ($one->controlId === $two->controlId && self::isSigned($other, $range));
     }
 }

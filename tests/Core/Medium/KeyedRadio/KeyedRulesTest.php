@@ -61,6 +61,10 @@ final class KeyedRulesTest extends CoreTestCase
 
         yield 'two keys, two codes' => ['keyed-codes-collide', static fn () => $press($press($air()), Action::On, 0x3C71E2, 'b', 'fan'), []];
         yield 'two keys, one code, two lamps' => ['keyed-codes-collide', static fn () => $press($press($air()), Action::On, 0x3C71E1, 'b', 'fan'), ['0x3C71E1 means two things']];
+        $pulse = static fn (Sketch $s, string $key, int $ms): Sketch => $s->keyCode('fob', $key, 'keyed', null, 0x3C71E1, control: $key)
+            ->route($key, Action::Pulse, 'lamp', $ms)->hop("{$key} lamp pulse", 'l', 'fob', 'board', null);
+        yield 'two keys, one code, a short pulse and a long one' => ['keyed-codes-collide', static fn () => $pulse($pulse($air(), 'a', 1_000), 'b', 20_000), ['0x3C71E1 means two things']];
+        yield 'two keys, one code, one pulse' => ['keyed-codes-collide', static fn () => $pulse($pulse($air(), 'a', 1_000), 'b', 1_000), []];
         yield 'two keys, one code, one meaning' => ['keyed-codes-collide', static fn () => $press($press($air()), Action::On, 0x3C71E1, 'b', 'lamp'), []];
 
         yield 'a sender of its own' => ['keyed-factory-code', static fn () => $press($air()), []];

@@ -12,6 +12,7 @@ use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
 
 /** Two different commands with one code on one frequency. */
 final readonly class CodesCollide extends KeyedRule
@@ -30,7 +31,7 @@ final readonly class CodesCollide extends KeyedRule
                 $key = "{$settings->freqKhz} {$bits->bits}";
                 $other = $first[$key] ?? null;
                 $first[$key] ??= ['hop' => $hop, 'route' => $route];
-                if ($other === null || self::isOfOneSender($plan, $other['hop'], $hop) || $other['route']->controlId === $route->controlId || ($other['route']->outputId === $route->outputId && $other['route']->action === $route->action && $other['route']->value === $route->value)) {
+                if ($other === null || ! self::clash($plan, $other, ['hop' => $hop, 'route' => $route])) {
                     continue;
                 }
                 yield new Finding(
@@ -48,9 +49,17 @@ final readonly class CodesCollide extends KeyedRule
         }
     }
 
-    /** What one of our own senders says twice is a matter of its codes, and said there. */
-    private static function isOfOneSender(Plan $plan, Hop $one, Hop $other): bool
+    /**
+     * One control may do two things by one code, two may mean the same by it; and what one of our own senders says twice is a
+     * matter of its codes, and said there.
+     *
+     * @param  array{hop: Hop, route: Route}  $one
+     * @param  array{hop: Hop, route: Route}  $other
+     */
+    private static function clash(Plan $plan, array $one, array $other): bool
     {
-        return $one->fromId === $other->fromId && KeyedCodes::isOurs($plan, $one) && KeyedCodes::isOurs($plan, $other);
+        $ofOneSender = $one['hop']->fromId === $other['hop']->fromId && KeyedCodes::isOurs($plan, $one['hop']) && KeyedCodes::isOurs($plan, $other['hop']);
+
+        return ! $ofOneSender && $one['route']->controlId !== $other['route']->controlId && ! $one['route']->asksTheSameAs($other['route']);
     }
 }
