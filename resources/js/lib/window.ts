@@ -39,6 +39,11 @@ export function piecesInView(starts: number[], scrolled: number, extent: number 
     return pieces;
 }
 
+/** Names a piece among those of its list. */
+export function keyOf(piece: Piece): string | number {
+    return 'at' in piece ? piece.at : `${piece.from}-`;
+}
+
 /** How long a piece is. */
 export function lengthOf(piece: Piece, starts: number[]): number {
     const [from, to] = 'at' in piece ? [piece.at, piece.at + 1] : [piece.from, piece.to];

@@ -3,7 +3,7 @@
     import { cellText } from '../../../lib/actions';
     import type { Schemas } from '../../../lib/api';
     import { moveInGrid } from '../../../lib/grid';
-    import { firstWhole, lengthOf, piecesInView, startsOf } from '../../../lib/window';
+    import { firstWhole, keyOf, lengthOf, piecesInView, startsOf } from '../../../lib/window';
 
     type Line = { node: Schemas['Node']; control: Schemas['Control']; first: boolean };
     type Column = { node: Schemas['Node']; output: Schemas['Output']; first: boolean };
@@ -112,9 +112,7 @@
     >
         <colgroup>
             <col style="width: {named}px" />
-            {#each across as piece ('at' in piece ? piece.at : `${piece.from}-`)}<col
-                    style="width: {lengthOf(piece, lefts)}px"
-                />{/each}
+            {#each across as piece (keyOf(piece))}<col style="width: {lengthOf(piece, lefts)}px" />{/each}
         </colgroup>
         <thead class="bg-sheet sticky top-0 z-10 shadow-[0_1px_0_var(--rule)]">
             <tr aria-rowindex={1}>
@@ -128,7 +126,7 @@
             </tr>
             <tr class="border-rule border-b" aria-rowindex={2}>
                 <td class="bg-sheet sticky left-0 z-[6] shadow-[inset_-1px_0_0_var(--rule)]"></td>
-                {#each across as piece ('at' in piece ? piece.at : `${piece.from}-`)}
+                {#each across as piece (keyOf(piece))}
                     {@const one = 'at' in piece ? columns[piece.at] : undefined}
                     {#if 'at' in piece && one !== undefined}<th
                             scope="col"
@@ -143,7 +141,7 @@
             </tr>
         </thead>
         <tbody>
-            {#each down as strip ('at' in strip ? strip.at : `${strip.from}-`)}
+            {#each down as strip (keyOf(strip))}
                 {@const line = 'at' in strip ? rows[strip.at] : undefined}
                 {#if !('at' in strip) || line === undefined}
                     <tr aria-hidden="true" style="height: {lengthOf(strip, tops)}px"></tr>
@@ -163,7 +161,7 @@
                                 ></span
                             ></th
                         >
-                        {#each across as piece ('at' in piece ? piece.at : `${piece.from}-`)}
+                        {#each across as piece (keyOf(piece))}
                             {@const one = 'at' in piece ? columns[piece.at] : undefined}
                             {#if 'at' in piece && one !== undefined}
                                 {@const cell = routes.get(`${line.control.id} ${one.output.id}`)}
