@@ -12,6 +12,17 @@ const browser = await chromium.launch({
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],
 });
 const page = await browser.newPage();
+// A request as the page itself makes them: answered with its text, refused with an error.
+await page.addInitScript(() => {
+    window.ask = async (method, path, body) => {
+        const token = decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
+        const response = await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body });
+        if (!response.ok) {
+            throw new Error(`${method} ${path}: ${response.status}`);
+        }
+        return response.text();
+    };
+});
 await page.goto(`${base}/#/sign-in`);
 await page.getByLabel('E-mail address').fill('demo@linden-hollow.example');
 await page.getByLabel('Password').fill('linden hollow');
@@ -35,51 +46,38 @@ const map = page.getByLabel('Trace a route');
 const table = page.getByRole('grid', { name: 'Switch table' });
 const loads = [['the demo', await opening(address, map), await opening(`${address}/routes`, table)]];
 
-/** A request of the page's own. */
-const ask = (method, path, body) =>
-    page.evaluate(
-        async ({ method, path, body }) => {
-            const token = decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
-            return (await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body })).json();
-        },
-        { method, path, body },
-    );
-
 /** Times edits of a plan, each beside the smallest request there is. */
-const editing = async (rounds, id) =>
+const editing = (rounds, id) =>
     page.evaluate(
         async ({ rounds, id }) => {
-            const token = () => decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
-            const ask = async (method, path, body) => {
-                const response = await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() }, body: body && JSON.stringify(body) });
-                return response.text();
-            };
-            const { document: plan, version } = JSON.parse(await ask('GET', `/api/plans/${id}`));
+            const { document: plan, version } = JSON.parse(await window.ask('GET', `/api/plans/${id}`));
             const list = { edit: [], session: [], bytes: 0 };
             for (let round = 0; round < rounds; round++) {
+                const change = { op: 'change', kind: 'link', id: plan.links[0].id, values: { settings: { channel: 76 + (round % 6) } } };
+                const edit = JSON.stringify({ version: version + round, label: 'Benchmark', operations: [change] });
                 let from = performance.now();
-                const answer = await ask('POST', `/api/plans/${id}/operations`, { version: version + round, label: 'Benchmark', operations: [{ op: 'change', kind: 'link', id: plan.links[0].id, values: { settings: { channel: 76 + (round % 6) } } }] });
+                list.bytes = (await window.ask('POST', `/api/plans/${id}/operations`, edit)).length;
                 list.edit.push(performance.now() - from);
-                list.bytes = answer.length;
                 from = performance.now();
-                await ask('GET', '/api/session');
+                await window.ask('GET', '/api/session');
                 list.session.push(performance.now() - from);
             }
             return list;
         },
         { rounds, id },
     );
+const ask = (...request) => page.evaluate((given) => window.ask(...given), request);
 
 // A copy, so that the demo stays as it was.
-const copy = await ask('POST', `/api/plans/${address.split('/').pop()}/duplicate`);
+const copy = JSON.parse(await ask('POST', `/api/plans/${address.split('/').pop()}/duplicate`));
 const answers = [['the demo', await editing(40, copy.id)]];
-await ask('DELETE', `/api/plans/${copy.id}`).catch(() => undefined);
+await ask('DELETE', `/api/plans/${copy.id}`);
 for (const nodes of [100, 500]) {
     const file = execFileSync('php', ['benchmarks/write-large-plan.php', String(nodes)], { maxBuffer: 64e6 }).toString();
-    const { id } = await ask('POST', '/api/plans/import', file);
+    const { id } = JSON.parse(await ask('POST', '/api/plans/import', file));
     answers.push([`${nodes} nodes`, await editing(15, id)]);
     loads.push([`${nodes} nodes`, await opening(`#/plans/${id}`, map), await opening(`#/plans/${id}/routes`, table)]);
-    await ask('DELETE', `/api/plans/${id}`).catch(() => undefined);
+    await ask('DELETE', `/api/plans/${id}`);
 }
 await browser.close();
 
