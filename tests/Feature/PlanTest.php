@@ -73,15 +73,16 @@ final class PlanTest extends FeatureTestCase
         $counts = [];
         foreach ([$this->linden($user), $this->faulty($user)] as $record) {
             // The first look works the findings out and keeps them.
-            app(PlanStore::class)->look($user, $record->id);
-            DB::enableQueryLog();
-            DB::flushQueryLog();
-            app(PlanStore::class)->look($user, $record->id);
-            $counts[] = count(DB::getQueryLog());
-            DB::disableQueryLog();
+            foreach (['first', 'second'] as $look) {
+                DB::enableQueryLog();
+                DB::flushQueryLog();
+                app(PlanStore::class)->look($user, $record->id);
+                $counts[$look][] = count(DB::getQueryLog());
+                DB::disableQueryLog();
+            }
         }
-        self::assertSame($counts[0], $counts[1]);
-        self::assertLessThanOrEqual(count(ThingKind::cases()) + 1, $counts[0]);
+        $most = count(ThingKind::cases()) + 1;
+        self::assertSame(['first' => [$most + 1, $most + 1], 'second' => [$most, $most]], $counts);
     }
 
     public function test_the_screen_gives_what_the_command_line_gives_on_the_exported_plan(): void

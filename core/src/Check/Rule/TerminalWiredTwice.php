@@ -46,7 +46,7 @@ final readonly class TerminalWiredTwice implements LooksNearby
                     "{$use->terminal} of {$module->name} is wired twice",
                     Subject::of($goes, "{$node->name}, {$module->name} {$use->terminal}", 'pin'),
                     ['pin' => $stays->pin, 'other' => $goes->pin],
-                    "It is said to sit on {$stays->pin} and on {$goes->pin}: the wiring table follows one, and the program perhaps the other.",
+                    "It is said to sit on {$stays->pin} and on {$goes->pin}: the wiring table shows one of them, the header both.",
                     'Keep the one that is soldered.',
                     new Fix("Forget {$goes->pin}", Operation::remove(ThingKind::PinUse, $goes->id)),
                     [$stays->id, $goes->id],
