@@ -1,0 +1,68 @@
+#!/usr/bin/env php
+<?php
+
+declare(strict_types=1);
+
+// Records what today's build says of both demos and of fifty random plans, for GoldenTest to hold later builds to.
+//   php tests/Golden/record.php          says it anew of the plans that are there (after a change on purpose)
+//   php tests/Golden/record.php --draw   draws the plans anew as well
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Demo\FaultyOnPurpose;
+use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanReader;
+use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Plan\ThingKind;
+use Tests\Core\RandomEdits;
+use Tests\Golden\Outcomes;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$knowledge = Knowledge::shipped();
+
+/** A third of a demo's nodes, walked through by edits that nobody would think of. */
+$draw = static function (int $seed) use ($knowledge): Plan {
+    $random = new Randomizer(new Mt19937($seed));
+    $plan = $seed % 2 === 0 ? LindenHollow::plan($knowledge) : FaultyOnPurpose::plan($knowledge);
+    $editor = new Editor($knowledge);
+    $nodes = $random->shuffleArray($plan->nodes());
+    foreach (array_slice($nodes, intdiv(count($nodes), 3)) as $node) {
+        $plan = $editor->apply($plan, [Operation::remove(ThingKind::Node, $node->id)])->plan;
+    }
+    $edits = new RandomEdits($seed, $knowledge, $seed % 5 !== 0);
+    for ($done = 0, $tries = 0; $done < 5 + $seed % 30 && $tries < 2000; $tries++) {
+        $edited = $edits->next($plan);
+        if ($edited !== null) {
+            $plan = $edited->plan;
+            $done++;
+        }
+    }
+
+    return $seed % 3 === 0 ? (new Assigner($knowledge))->assign($plan)->plan : $plan;
+};
+
+$plans = [];
+if (in_array('--draw', $argv, true)) {
+    $plans = ['linden-hollow' => LindenHollow::plan($knowledge), 'faulty-on-purpose' => FaultyOnPurpose::plan($knowledge)];
+    for ($seed = 1; $seed <= 50; $seed++) {
+        $plans[sprintf('random-%02d', $seed)] = $draw($seed);
+    }
+} else {
+    foreach (glob(__DIR__.'/*.json.gz') ?: [] as $file) {
+        $kept = json_decode((string) gzdecode((string) file_get_contents($file)), true, 64, JSON_THROW_ON_ERROR);
+        $plans[basename($file, '.json.gz')] = (new PlanReader($knowledge))->read($kept['plan']);
+    }
+}
+foreach ($plans as $name => $plan) {
+    // The plan as a file says it, for that is what the command line reads.
+    $text = (new PlanWriter)->write($plan);
+    $outcomes = Outcomes::of((new PlanReader($knowledge))->read($text), $knowledge);
+    file_put_contents(__DIR__."/{$name}.json.gz", gzencode(json_encode(['plan' => $text, 'outcomes' => $outcomes], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 9));
+    echo "{$name}: ".count($outcomes)." outcomes\n";
+}
