@@ -4,6 +4,9 @@ app_environment() {
     export APP_KEY APP_NAME=Rundfunk APP_ENV=${APP_ENV:-local} APP_DEBUG=false LOG_CHANNEL=single
     export SESSION_DRIVER=file CACHE_STORE=file QUEUE_CONNECTION=sync SESSION_COOKIE=rundfunk_session
     APP_KEY=$(cat var/app.key)
+    # What another build kept of plans is not believed.
+    RUNDFUNK_EDITION=$(php artisan edition)
+    export RUNDFUNK_EDITION
 }
 
 # start_server PORT LOG: sets SERVER_GROUP, the process group to end. What runs hot is compiled, and memory comes in huge

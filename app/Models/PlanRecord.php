@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Plans\KeptThings;
+use App\Plans\Kept;
 use App\Plans\ThingTables;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -23,8 +23,7 @@ use Rundfunk\Plan\ThingKind;
  * @property string $region
  * @property list<int> $busy_wifi
  * @property string $note
- * @property string|null $findings
- * @property array<string, string>|null $stamps by kind, see {@see KeptThings}
+ * @property array<string, string>|null $stamps by kind, and one for the findings, see {@see Kept}
  * @property \Illuminate\Support\Carbon $updated_at
  * @property int|null $nodes_count only in lists
  */

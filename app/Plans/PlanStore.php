@@ -12,8 +12,11 @@ use Rundfunk\Check\Checker;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\SettingShapes;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Uid\Ulid;
@@ -23,8 +26,13 @@ final readonly class PlanStore
 {
     private const ROWS_AT_ONCE = 500;
 
-    public function __construct(private Knowledge $knowledge, private KeptThings $kept)
+    private const FINDINGS = 'findings';
+
+    private SettingShapes $shapes;
+
+    public function __construct(private Knowledge $knowledge, private Kept $kept)
     {
+        $this->shapes = new SettingShapes($knowledge->media);
     }
 
     /** @throws ModelNotFoundException when the user has no such plan */
@@ -50,7 +58,7 @@ final readonly class PlanStore
     {
         $things = [];
         foreach (ThingKind::cases() as $kind) {
-            $things[$kind->value] = $this->things($record, $kind);
+            $things[$kind->value] = $this->things($record, $kind, $things[ThingKind::Link->value] ?? []);
         }
         $plan = new Plan(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
@@ -71,6 +79,8 @@ final readonly class PlanStore
                 'region' => $particulars->region,
                 'busy_wifi' => $particulars->busyWifi,
                 'note' => $particulars->note,
+                // A plan that is never edited bears a stamp too, so that what is found in it need be worked out only once.
+                'stamps' => [self::FINDINGS => (string) new Ulid],
             ]);
             foreach (ThingKind::cases() as $kind) {
                 $this->put($kind, $record->id, array_values($plan->all($kind)));
@@ -92,7 +102,6 @@ final readonly class PlanStore
             'region' => $particulars->region,
             'busy_wifi' => $particulars->busyWifi,
             'note' => $particulars->note,
-            'findings' => json_encode($findings->kept(), JSON_THROW_ON_ERROR),
         ])->save();
         foreach (ThingKind::cases() as $kind) {
             $things = array_map(static fn (string $id): ?Thing => $edited->plan->find($kind, $id), $edited->touched[$kind->value] ?? []);
@@ -106,34 +115,39 @@ final readonly class PlanStore
                 $query->delete();
             }
         }
-        foreach ($fresh as $kind => $stamp) {
-            $this->kept->keep($record->id, ThingKind::from($kind), $stamp, $edited->plan->all(ThingKind::from($kind)));
+        foreach ($fresh as $what => $stamp) {
+            $this->kept->keep($record->id, $what, $stamp, $what === self::FINDINGS ? $findings : $edited->plan->all(ThingKind::from($what)));
         }
     }
 
-    /** @return array<string, Thing> by id */
-    private function things(PlanRecord $record, ThingKind $kind): array
+    /**
+     * @param  array<string, Thing>  $links  of the plan, once they are read
+     * @return array<string, Thing> by id
+     */
+    private function things(PlanRecord $record, ThingKind $kind, array $links): array
     {
         $stamp = $record->stamps[$kind->value] ?? null;
-        $things = $this->kept->take($record->id, $kind, $stamp);
-        if ($things !== null) {
+        $things = $this->kept->take($record->id, $kind->value, $stamp);
+        if (is_array($things)) {
+            /** @var array<string, Thing> $things */
             return $things;
         }
         $things = [];
         foreach (ThingTables::things($kind, ThingRecord::of($kind, $record->id)->toBase()->get()) as $thing) {
-            $things[$thing->id()] = $thing;
+            $link = $thing instanceof Endpoint ? $links[$thing->linkId] ?? null : null;
+            $things[$thing->id()] = $this->shapes->completed($thing, $link instanceof Link ? $link : null);
         }
         if ($stamp !== null) {
-            $this->kept->keep($record->id, $kind, $stamp, $things);
+            $this->kept->keep($record->id, $kind->value, $stamp, $things);
         }
 
         return $things;
     }
 
-    /** @return array<string, string> by kind: for what an edit touched, and for what had none yet */
+    /** @return array<string, string> by kind, for what an edit touched and for what had none yet; and one for the findings */
     private function freshStamps(PlanRecord $record, Edited $edited): array
     {
-        $fresh = [];
+        $fresh = [self::FINDINGS => (string) new Ulid];
         foreach (ThingKind::cases() as $kind) {
             if (isset($edited->touched[$kind->value]) || ! isset($record->stamps[$kind->value])) {
                 $fresh[$kind->value] = (string) new Ulid;
@@ -155,13 +169,15 @@ final readonly class PlanStore
     /** Those kept with the version, or else worked out and kept now. */
     private function findings(PlanRecord $record, Plan $plan): Findings
     {
-        $kept = $record->findings === null ? null : Findings::fromKept(json_decode($record->findings, true, 32, JSON_THROW_ON_ERROR));
-        if ($kept !== null) {
+        $stamp = $record->stamps[self::FINDINGS] ?? null;
+        $kept = $this->kept->take($record->id, self::FINDINGS, $stamp);
+        if ($kept instanceof Findings) {
             return $kept;
         }
         $findings = (new Checker($this->knowledge))->check($plan);
-        PlanRecord::query()->whereKey($record->id)->where('version', $record->version)
-            ->toBase()->update(['findings' => json_encode($findings->kept(), JSON_THROW_ON_ERROR)]);
+        if ($stamp !== null) {
+            $this->kept->keep($record->id, self::FINDINGS, $stamp, $findings);
+        }
 
         return $findings;
     }

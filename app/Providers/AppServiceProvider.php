@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Http\SignedIn;
+use App\Plans\Edition;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -16,6 +17,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Knowledge::shipped());
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\PlanRecord;
 use App\Plans\PlanStore;
 use App\Plans\ThingTables;
 use Illuminate\Support\Facades\DB;
@@ -87,17 +86,6 @@ final class PlanStoreTest extends FeatureTestCase
         $plan = $this->faulty($user);
         $addresses = array_filter(array_column($this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('document.addresses'), 'value'));
         self::assertNotSame($addresses, array_unique($addresses));
-    }
-
-    public function test_forgotten_findings_are_worked_out_again(): void
-    {
-        $user = self::user();
-        $plan = $this->faulty($user);
-        $before = $this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('findings');
-        self::assertNotNull(PlanRecord::query()->findOrFail($plan->id)->findings);
-        $this->artisan('plans:forget-kept')->assertSuccessful();
-        self::assertNull(PlanRecord::query()->findOrFail($plan->id)->findings);
-        self::assertSame($before, $this->getJson("/api/plans/{$plan->id}")->json('findings'));
     }
 
     public function test_texts_keep_their_spaces_and_their_letters(): void

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use JsonSerializable;
-use LogicException;
-use Rundfunk\Plan\Shape\Values;
 use stdClass;
 
 /** Something in a plan that will go wrong, or could be better: what, where, how much, why, and what to do. */
@@ -30,25 +28,6 @@ final readonly class Finding implements JsonSerializable
         public ?Fix $fix = null,
         public array $about = [],
     ) {
-    }
-
-    public static function from(Values $values): self
-    {
-        $at = $values->within('at') ?? throw new LogicException('A finding about nothing.');
-        $fix = $values->within('fix');
-        $numbers = $values->figures('numbers');
-
-        return new self(
-            $values->text('rule'),
-            $values->choice('severity', Severity::class),
-            $values->text('title'),
-            Subject::from($at),
-            $numbers,
-            $values->text('detail'),
-            $values->text('remedy'),
-            $fix === null ? null : Fix::from($fix),
-            $values->texts('about'),
-        );
     }
 
     /** The same fault of the same things has the same id in every version of a plan. */

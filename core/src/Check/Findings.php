@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
 
 /** What was found in one version of a plan, by rule. */
 final readonly class Findings
@@ -49,26 +48,6 @@ final readonly class Findings
     public function byRule(): array
     {
         return $this->byRule;
-    }
-
-    /** @return array<string, list<Finding>> for keeping as JSON */
-    public function kept(): array
-    {
-        return $this->byRule;
-    }
-
-    /** Reads back what {@see kept} gave; null when it was kept by another set of rules. */
-    public static function fromKept(mixed $raw): ?self
-    {
-        if (! is_array($raw)) {
-            return null;
-        }
-        $byRule = [];
-        foreach ($raw as $rule => $findings) {
-            $byRule[(string) $rule] = array_map(Finding::from(...), (new Values(['findings' => $findings]))->each('findings'));
-        }
-
-        return new self($byRule);
     }
 
     /** @return list<Finding> those not accepted by the user */

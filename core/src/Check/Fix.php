@@ -6,7 +6,6 @@ namespace Rundfunk\Check;
 
 use JsonSerializable;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Plan\Shape\Values;
 
 /** A change that puts a finding right. */
 final readonly class Fix implements JsonSerializable
@@ -18,11 +17,6 @@ final readonly class Fix implements JsonSerializable
     public function __construct(public string $label, Operation ...$operations)
     {
         $this->operations = array_values($operations);
-    }
-
-    public static function from(Values $values): self
-    {
-        return new self($values->text('label'), ...array_map(static fn (array $operation): Operation => Operation::from($operation, '/fix'), $values->objects('operations')));
     }
 
     /** @return array{label: string, operations: list<Operation>} */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use JsonSerializable;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\Thing;
 
 /** What a finding or a proposal is about: a thing of the plan, perhaps one field of it. */
@@ -20,11 +19,6 @@ final readonly class Subject implements JsonSerializable
     public static function of(Thing $thing, string $where, ?string $field = null): self
     {
         return new self($thing::kind()->value, $thing->id(), $field, $where);
-    }
-
-    public static function from(Values $values): self
-    {
-        return new self($values->text('kind'), $values->text('id'), $values->textOrNull('field'), $values->text('where'));
     }
 
     /** @return array{kind: string, id: string, field: string|null, where: string} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Rundfunk\Medium\Media;
+use Rundfunk\Medium\Medium;
 use Rundfunk\Overview\Schema;
 
 /** The JSON Schema of plan files, drawn up from the shapes that the reader itself obeys. */
@@ -23,6 +24,13 @@ final readonly class PlanSchema
             $schema = $kind->shape()->schema();
             if ($kind === ThingKind::Link) {
                 $schema['allOf'] = $this->settingsByMedium();
+            }
+            if ($kind === ThingKind::Endpoint) {
+                // Which of them, the medium of its link says; a schema cannot look that up.
+                $schema['allOf'] = [['properties' => ['settings' => ['anyOf' => array_map(
+                    static fn (Medium $medium): array => ['title' => $medium->name(), ...$medium->endpointSettings()->schema()],
+                    $this->media->all(),
+                )]]]];
             }
             if ($kind === ThingKind::Control || $kind === ThingKind::Output) {
                 $schema['allOf'] = self::settingsByKind($kind === ThingKind::Control ? ControlKind::cases() : OutputKind::cases());

@@ -6,14 +6,16 @@ namespace Rundfunk\Plan;
 
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Shape\Problems;
-use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Plan\Shape\Values;
 
 /** Reads one thing from plain values, checking its fields, what it refers to and its medium's settings. */
 final readonly class ThingReader
 {
+    private SettingShapes $shapes;
+
     public function __construct(private Knowledge $knowledge)
     {
+        $this->shapes = new SettingShapes($knowledge->media);
     }
 
     /**
@@ -81,37 +83,15 @@ final readonly class ThingReader
 
     private function withSettings(Thing $thing, string $place, PlanDraft $draft, Problems $problems): Thing
     {
-        if ($thing instanceof Link) {
-            $shape = $this->knowledge->media->named($thing->medium)->linkSettings();
-            $values = $thing->values();
-            $values['settings'] = $shape->accept($thing->settings, $place.'/settings', $problems);
-
-            return Link::from(new Values($values));
+        $link = $thing instanceof Endpoint ? $draft->find(ThingKind::Link, $thing->linkId) : null;
+        $shape = $this->shapes->of($thing, $link instanceof Link ? $link : null);
+        if ($shape === null) {
+            return $thing;
         }
-        if ($thing instanceof Endpoint) {
-            $link = $draft->find(ThingKind::Link, $thing->linkId);
-            if (! $link instanceof Link) {
-                return $thing;
-            }
-            $shape = $this->knowledge->media->named($link->medium)->endpointSettings();
-            $values = $thing->values();
-            $values['settings'] = $shape->accept($thing->settings, $place.'/settings', $problems);
+        $values = $thing->values();
+        $given = $thing instanceof Control || $thing instanceof Output ? self::fitting($thing) : $values['settings'] ?? [];
 
-            return Endpoint::from(new Values($values));
-        }
-        if ($thing instanceof Control || $thing instanceof Output) {
-            $values = $thing->values();
-            $values['settings'] = self::ofKind($thing)->accept(self::fitting($thing), $place.'/settings', $problems);
-
-            return $thing::from(new Values($values));
-        }
-
-        return $thing;
-    }
-
-    private static function ofKind(Control|Output $thing): Shape
-    {
-        return $thing->kind->settings();
+        return $thing::from(new Values([...$values, 'settings' => $shape->accept($given, $place.'/settings', $problems)]));
     }
 
     /**
@@ -126,6 +106,6 @@ final readonly class ThingReader
             $others += $kind->settings()->fields;
         }
 
-        return array_diff_key($thing->settings, array_diff_key($others, self::ofKind($thing)->fields));
+        return array_diff_key($thing->settings, array_diff_key($others, $thing->kind->settings()->fields));
     }
 }

@@ -24,24 +24,6 @@ final class FindingsTest extends CoreTestCase
         return (new Checker(self::knowledge()))->check($plan);
     }
 
-    public function test_kept_findings_read_back_the_same(): void
-    {
-        foreach ([self::linden(), self::faulty()] as $plan) {
-            $findings = self::checked($plan);
-            $kept = json_decode(json_encode($findings->kept(), JSON_THROW_ON_ERROR), true, 32, JSON_THROW_ON_ERROR);
-            self::assertSame(
-                json_encode($findings->all(), JSON_THROW_ON_ERROR),
-                json_encode(Findings::fromKept($kept)?->all(), JSON_THROW_ON_ERROR),
-            );
-        }
-    }
-
-    public function test_what_is_no_kept_list_is_not_read(): void
-    {
-        self::assertNull(Findings::fromKept('nonsense'));
-        self::assertNull(Findings::fromKept(null));
-    }
-
     public function test_the_gravest_come_first(): void
     {
         $ranks = array_map(static fn (Finding $finding): int => $finding->severity->rank(), self::checked(self::faulty())->all());

@@ -37,7 +37,7 @@ final class PlanSchemaTest extends CoreTestCase
     public function test_it_refuses_what_the_reader_refuses(): void
     {
         $document = json_decode((new PlanWriter)->write(self::linden()), true);
-        foreach ([['links', 0, 'settings', 'channel', 126], ['nodes', 0, 'kind', 'wizard'], ['nodes', 0, 'colour', 'red']] as $spoil) {
+        foreach ([['links', 0, 'settings', 'channel', 126], ['endpoints', 0, 'settings', ['retryDelayUs' => 'soon']], ['endpoints', 0, 'settings', ['colour' => 'red']], ['nodes', 0, 'kind', 'wizard'], ['nodes', 0, 'colour', 'red']] as $spoil) {
             $value = array_pop($spoil);
             $spoiled = $document;
             $at = &$spoiled;

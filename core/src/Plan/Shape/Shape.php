@@ -55,6 +55,22 @@ final readonly class Shape
         return $accepted;
     }
 
+    /**
+     * Values that were sound once: what is absent has its default, what is no field any more is left out.
+     *
+     * @param  array<array-key, mixed>  $kept
+     * @return array<string, mixed>
+     */
+    public function completed(array $kept): array
+    {
+        $completed = [];
+        foreach ($this->fields as $name => $field) {
+            $completed[$name] = array_key_exists($name, $kept) ? $kept[$name] : $field->default;
+        }
+
+        return $completed;
+    }
+
     /** @return array<string, mixed> JSON Schema, draft 2020-12 */
     public function schema(): array
     {

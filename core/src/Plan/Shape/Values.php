@@ -135,25 +135,6 @@ final readonly class Values
         return $objects;
     }
 
-    /** @return array<string, bool|float|int|string|list<int|string>|null> figures by name: single values or lists of them */
-    public function figures(string $name): array
-    {
-        $figures = [];
-        foreach ($this->items($name) as $key => $item) {
-            if (is_array($item)) {
-                $list = [];
-                foreach ($item as $one) {
-                    $list[] = is_int($one) || is_string($one) ? $one : throw self::wrong($name, 'figures');
-                }
-                $figures[(string) $key] = $list;
-            } else {
-                $figures[(string) $key] = $item === null || is_scalar($item) ? $item : throw self::wrong($name, 'figures');
-            }
-        }
-
-        return $figures;
-    }
-
     public function within(string $name): ?self
     {
         $value = $this->values[$name] ?? null;

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlanRecord;
+use App\Models\User;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use PDO;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/**
+ * A database that any earlier build left behind opens after an upgrade. `Dumps` holds one of each commit at which a
+ * migration or a shape changed (found by hashing both through history), seeded with the demo of that day.
+ */
+final class OldDatabasesTest extends FrameworkTestCase
+{
+    private const SCRATCH = 'rundfunk_test_old';
+
+    public function createApplication(): Application
+    {
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH.'; CREATE DATABASE '.self::SCRATCH.' CHARACTER SET utf8mb4');
+        config(['database.connections.mariadb.database' => self::SCRATCH, 'database.connections.mariadb.options' => [PDO::MYSQL_ATTR_MULTI_STATEMENTS => true, PDO::ATTR_EMULATE_PREPARES => true]]);
+        DB::purge();
+    }
+
+    protected function tearDown(): void
+    {
+        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH);
+        DB::disconnect();
+        parent::tearDown();
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function dumps(): iterable
+    {
+        foreach (glob(__DIR__.'/Dumps/*.sql.gz') ?: [] as $file) {
+            yield basename($file, '.sql.gz') => [$file];
+        }
+    }
+
+    #[DataProvider('dumps')]
+    public function test_its_plans_open_and_can_be_edited_undone_and_exported(string $file): void
+    {
+        $result = DB::connection()->getPdo()->query((string) gzdecode((string) file_get_contents($file)));
+        self::assertNotFalse($result);
+        while ($result->nextRowset()) {
+            // Each statement's outcome is taken, so that one that fails is heard.
+        }
+        self::assertSame(0, Artisan::call('migrate', ['--force' => true]), Artisan::output());
+
+        $this->actingAs(User::query()->firstOrFail());
+        $plans = PlanRecord::query()->get();
+        self::assertNotEmpty($plans);
+        foreach ($plans as $plan) {
+            $opened = $this->getJson("/api/plans/{$plan->id}")->assertOk();
+            $before = $this->get("/api/plans/{$plan->id}/file")->assertOk()->getContent();
+            foreach (['nodes', 'links', 'endpoints', 'controls', 'outputs', 'routes'] as $list) {
+                $thing = $opened->json("document.{$list}.0");
+                self::assertIsArray($thing, "{$plan->name} has {$list}");
+                $this->postJson("/api/plans/{$plan->id}/operations", [
+                    'version' => PlanRecord::query()->findOrFail($plan->id)->version,
+                    'label' => 'Moved',
+                    'operations' => [['op' => 'change', 'kind' => rtrim($list, 's'), 'id' => $thing['id'], 'values' => ['order' => 7]]],
+                ])->assertOk();
+                $this->postJson("/api/plans/{$plan->id}/undo")->assertOk();
+            }
+            self::assertSame($before, $this->get("/api/plans/{$plan->id}/file")->assertOk()->getContent());
+            foreach ($opened->json('document.nodes') as $node) {
+                $this->get("/api/plans/{$plan->id}/nodes/{$node['id']}/header")->assertOk();
+                $this->getJson("/api/plans/{$plan->id}/nodes/{$node['id']}/sheet")->assertOk();
+            }
+            // The file that the upgraded plan is saved as can be read back.
+            $this->call('POST', '/api/plans/import', content: (string) $before, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'])->assertCreated();
+        }
+    }
+}
