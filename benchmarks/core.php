@@ -5,16 +5,14 @@ declare(strict_types=1);
 // How the core's time grows with the plan: php benchmarks/core.php
 // Each figure is a median of nine on plans that were never looked into before, printed beside its ratio to the demo's, measured in the same run.
 
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Check\Checker;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shipped;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/large-plan.php';
@@ -40,13 +38,13 @@ function medianMs(Closure $work, Closure $prepare): float
 }
 
 ini_set('memory_limit', '2G');
-$knowledge = Knowledge::shipped();
-$checker = new Checker($knowledge);
+$knowledge = Shipped::knowledge();
+$checker = Shipped::checker();
 $base = [];
 printf("%-14s %8s %8s | %18s %18s %18s\n", 'plan', 'nodes', 'routes', 'read', 'whole check', 'edit + recheck');
-foreach (['demo' => LindenHollow::plan($knowledge), 50 => null, 100 => null, 200 => null, 500 => null] as $name => $plan) {
+foreach (['demo' => LindenHollow::plan(Shipped::assigner()), 50 => null, 100 => null, 200 => null, 500 => null] as $name => $plan) {
     $from = hrtime(true);
-    $plan ??= (new Assigner($knowledge))->assign(largePlan((int) $name, $knowledge))->plan;
+    $plan ??= Shipped::assigner()->assign(largePlan((int) $name, Shipped::assigner()))->plan;
     $assignMs = (hrtime(true) - $from) / 1e6;
     $json = (new PlanWriter)->write($plan);
     $reader = new PlanReader($knowledge);

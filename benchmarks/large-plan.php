@@ -5,8 +5,8 @@ declare(strict_types=1);
 // A made-up plan of a given size: groups of five boards and five handhelds round one link, every medium in its turn, every
 // key routed.
 
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\Sketch;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -18,9 +18,9 @@ use Rundfunk\Plan\SupplyFrom;
 const MEDIA_IN_TURN = ['packet-radio', 'infrared', 'packet-radio', 'keyed-radio', 'ip', 'packet-radio', 'cellular'];
 
 /** @param  int  $nodes a multiple of ten; ten routes a node */
-function largePlan(int $nodes, Knowledge $knowledge): Plan
+function largePlan(int $nodes, Assigner $assigner): Plan
 {
-    $sketch = new Sketch("large-{$nodes}", "{$nodes} nodes", $knowledge, 'eu', [1, 6]);
+    $sketch = new Sketch("large-{$nodes}", "{$nodes} nodes", $assigner, 'eu', [1, 6]);
     for ($group = 0; $group < intdiv($nodes, 10); $group++) {
         $medium = MEDIA_IN_TURN[$group % count(MEDIA_IN_TURN)];
         $sketch->place("p{$group}", "Place {$group}")->link("l{$group}", "Link {$group}", $medium);

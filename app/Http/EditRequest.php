@@ -6,7 +6,7 @@ namespace App\Http;
 
 use Illuminate\Http\Request;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Shape\PlanRefused;
 
 /** An edit as the front end sends it. */
 final readonly class EditRequest

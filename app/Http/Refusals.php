@@ -11,8 +11,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Plan\NotInPlan;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problem;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problem;
 
 /** How the core's named errors are told to the front end. */
 final class Refusals

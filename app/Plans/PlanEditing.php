@@ -15,12 +15,12 @@ use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Shape\PlanRefused;
 
 /** Edits, undo and redo: each in one transaction, with the plan's row locked. */
 final readonly class PlanEditing
 {
-    public function __construct(private PlanStore $store, private Knowledge $knowledge)
+    public function __construct(private PlanStore $store, private Knowledge $knowledge, private Checker $checker)
     {
     }
 
@@ -106,7 +106,7 @@ final readonly class PlanEditing
 
     private function keep(PlanRecord $record, LoadedPlan $loaded, Edited $edited): KeptEdit
     {
-        $findings = (new Checker($this->knowledge))->recheck($edited, $loaded->findings);
+        $findings = $this->checker->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
         return new KeptEdit($loaded->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $edited);

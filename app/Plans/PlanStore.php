@@ -30,7 +30,7 @@ final readonly class PlanStore
 
     private SettingShapes $shapes;
 
-    public function __construct(private Knowledge $knowledge, private Kept $kept)
+    public function __construct(Knowledge $knowledge, private Checker $checker, private Kept $kept)
     {
         $this->shapes = new SettingShapes($knowledge->media);
     }
@@ -174,7 +174,7 @@ final readonly class PlanStore
         if ($kept instanceof Findings) {
             return $kept;
         }
-        $findings = (new Checker($this->knowledge))->check($plan);
+        $findings = $this->checker->check($plan);
         if ($stamp !== null) {
             $this->kept->keep($record->id, self::FINDINGS, $stamp, $findings);
         }

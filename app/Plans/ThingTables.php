@@ -6,14 +6,14 @@ namespace App\Plans;
 
 use Closure;
 use Illuminate\Support\Str;
-use Rundfunk\Plan\Shape\FlagType;
-use Rundfunk\Plan\Shape\ListType;
-use Rundfunk\Plan\Shape\NumberType;
-use Rundfunk\Plan\Shape\SettingsType;
-use Rundfunk\Plan\Shape\Values;
-use Rundfunk\Plan\Shape\WholeType;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\FlagType;
+use Rundfunk\Shape\ListType;
+use Rundfunk\Shape\NumberType;
+use Rundfunk\Shape\SettingsType;
+use Rundfunk\Shape\Values;
+use Rundfunk\Shape\WholeType;
 
 /** Translates between things and rows: nothing but names. */
 final readonly class ThingTables

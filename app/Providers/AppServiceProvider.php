@@ -11,14 +11,19 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Check\Checker;
 use Rundfunk\Knowledge;
+use Rundfunk\Shipped;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
-        $this->app->singleton(Knowledge::class, static fn (): Knowledge => Knowledge::shipped());
+        $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
+        $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());
+        $this->app->singleton(Assigner::class, static fn (): Assigner => Shipped::assigner());
     }
 
     /** What was given as an address, when it is a text at all: the limit is asked before the fields are. */

@@ -13,9 +13,4 @@ final readonly class Knowledge
     public function __construct(public Catalogue $catalogue, public Media $media)
     {
     }
-
-    public static function shipped(): self
-    {
-        return new self(Catalogue::shipped(), Media::standard());
-    }
 }

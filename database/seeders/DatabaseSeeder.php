@@ -8,14 +8,14 @@ use App\Models\User;
 use App\Plans\PlanStore;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\Hash;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 
 /** The demo account with its two plans. Seeding again leaves an existing account alone. */
 final class DatabaseSeeder extends Seeder
 {
-    public function run(PlanStore $store, Knowledge $knowledge): void
+    public function run(PlanStore $store, Assigner $assigner): void
     {
         if (User::query()->where('email', 'demo@linden-hollow.example')->exists()) {
             return;
@@ -25,7 +25,7 @@ final class DatabaseSeeder extends Seeder
             'email' => 'demo@linden-hollow.example',
             'password' => Hash::make('linden hollow'),
         ]);
-        $store->create($user, FaultyOnPurpose::plan($knowledge));
-        $store->create($user, LindenHollow::plan($knowledge));
+        $store->create($user, FaultyOnPurpose::plan($assigner));
+        $store->create($user, LindenHollow::plan($assigner));
     }
 }

@@ -26,7 +26,7 @@ final class FloorsTest
     public function media_do_not_reach_into_each_other(): LayerRule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('Rundfunk\Plan'), Selector::inNamespace('Rundfunk\Edit'), Selector::inNamespace('Rundfunk\Pins'), Selector::inNamespace('Rundfunk\Frame'), Selector::inNamespace('Rundfunk\Path'), Selector::inNamespace('Rundfunk\Timing'), Selector::inNamespace('Rundfunk\Build'), Selector::inNamespace('Rundfunk\Overview'))
+            ->classes(Selector::inNamespace('Rundfunk\Plan'), Selector::inNamespace('Rundfunk\Edit'), Selector::inNamespace('Rundfunk\Pins'), Selector::inNamespace('Rundfunk\Frame'), Selector::inNamespace('Rundfunk\Routes'), Selector::inNamespace('Rundfunk\Timing'), Selector::inNamespace('Rundfunk\Build'), Selector::inNamespace('Rundfunk\Overview'))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('Rundfunk\Medium\PacketRadio'), Selector::inNamespace('Rundfunk\Medium\Infrared'), Selector::inNamespace('Rundfunk\Medium\KeyedRadio'), Selector::inNamespace('Rundfunk\Medium\Cellular'), Selector::inNamespace('Rundfunk\Medium\Ip'))
             ->because('what holds for every medium asks through the small interfaces');

@@ -7,11 +7,10 @@ namespace Tests\Client;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\ThingDescription;
+use Rundfunk\Shipped;
 
 /** Thing Descriptions against the published JSON Schema of W3C's Thing Description 1.1, as the npm package wot-thing-description-types carries it. */
 final class ThingDescriptionTest extends TestCase
@@ -21,9 +20,9 @@ final class ThingDescriptionTest extends TestCase
     public function test_every_thing_of_both_demos_obeys_the_published_schema(): void
     {
         $schema = (string) file_get_contents(dirname(__DIR__, 2).self::SCHEMA);
-        $knowledge = Knowledge::shipped();
+        $knowledge = Shipped::knowledge();
         $things = 0;
-        foreach ([LindenHollow::plan($knowledge), (new Assigner($knowledge))->assign(FaultyOnPurpose::plan($knowledge))->plan] as $plan) {
+        foreach ([LindenHollow::plan(Shipped::assigner()), Shipped::assigner()->assign(FaultyOnPurpose::plan(Shipped::assigner()))->plan] as $plan) {
             foreach ($plan->linksOver('ip') as $link) {
                 foreach ($plan->endpointsOn($link) as $endpoint) {
                     $text = ThingDescription::of($plan, $link, $plan->node($endpoint->nodeId));
@@ -39,8 +38,8 @@ final class ThingDescriptionTest extends TestCase
     public function test_the_schema_refuses_what_is_no_thing(): void
     {
         $schema = (string) file_get_contents(dirname(__DIR__, 2).self::SCHEMA);
-        $knowledge = Knowledge::shipped();
-        $plan = LindenHollow::plan($knowledge);
+        $knowledge = Shipped::knowledge();
+        $plan = LindenHollow::plan(Shipped::assigner());
         $link = $plan->linksOver('ip')[0];
         $thing = json_decode(ThingDescription::of($plan, $link, $plan->node($plan->endpointsOn($link)[0]->nodeId)), true, 32, JSON_THROW_ON_ERROR);
         self::assertIsArray($thing);

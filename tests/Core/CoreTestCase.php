@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FaultyOnPurpose;
@@ -17,6 +18,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Shipped;
 
 /** What the tests of the core share. No framework is started. */
 abstract class CoreTestCase extends TestCase
@@ -25,27 +27,37 @@ abstract class CoreTestCase extends TestCase
 
     protected static function knowledge(): Knowledge
     {
-        return self::$knowledge ??= Knowledge::shipped();
+        return self::$knowledge ??= Shipped::knowledge();
+    }
+
+    protected static function checker(): Checker
+    {
+        return Shipped::checker();
+    }
+
+    protected static function assigner(): Assigner
+    {
+        return Shipped::assigner();
     }
 
     protected static function linden(): Plan
     {
         static $plan = null;
 
-        return $plan ??= LindenHollow::plan(self::knowledge());
+        return $plan ??= LindenHollow::plan(self::assigner());
     }
 
     protected static function faulty(): Plan
     {
         static $plan = null;
 
-        return $plan ??= FaultyOnPurpose::plan(self::knowledge());
+        return $plan ??= FaultyOnPurpose::plan(self::assigner());
     }
 
     /** @param  list<int>  $busyWifi */
     protected static function sketch(string $region = 'eu', array $busyWifi = []): Sketch
     {
-        return new Sketch('test', 'Test', self::knowledge(), $region, $busyWifi);
+        return new Sketch('test', 'Test', self::assigner(), $region, $busyWifi);
     }
 
     /** A handset that sends to one board, everything assigned but pins. */
@@ -63,7 +75,7 @@ abstract class CoreTestCase extends TestCase
     /** @return list<Finding> */
     protected static function found(Plan $plan, string $rule): array
     {
-        return (new Checker(self::knowledge()))->check($plan)->byRule()[$rule];
+        return self::checker()->check($plan)->byRule()[$rule];
     }
 
     /** Ten farms in a row, each with a radio of its own and a wire to the next: an edit at one end is not felt at the other. */

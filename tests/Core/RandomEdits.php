@@ -6,26 +6,27 @@ namespace Tests\Core;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Rundfunk\Edit\Crossings;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\FlagType;
-use Rundfunk\Plan\Shape\ListType;
-use Rundfunk\Plan\Shape\NumberType;
-use Rundfunk\Plan\Shape\OneOfType;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\SettingsType;
-use Rundfunk\Plan\Shape\WholeType;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\FlagType;
+use Rundfunk\Shape\ListType;
+use Rundfunk\Shape\NumberType;
+use Rundfunk\Shape\OneOfType;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\SettingsType;
+use Rundfunk\Shape\Values;
+use Rundfunk\Shape\WholeType;
 
 /** Edits that nobody would think of: any field of anything, set to anything that its shape allows. The same seed gives the same edits. */
 final class RandomEdits
@@ -48,14 +49,77 @@ final class RandomEdits
         }
         $thing = $this->one($things);
         // Removing takes much with it, so it is seldom.
-        $operation = $this->random->getInt(0, 9) === 0 ? Operation::remove($kind, $thing->id()) : Operation::change($kind, $thing->id(), $this->values($plan, $kind, $thing));
+        $operations = match ($this->random->getInt(0, 9)) {
+            0 => [Operation::remove($kind, $thing->id())],
+            1, 2 => [$this->addition($plan, $kind, $thing)],
+            3 => $this->move($plan, $kind, $thing),
+            default => [Operation::change($kind, $thing->id(), $this->values($plan, $kind, $thing))],
+        };
         try {
-            $edited = (new Editor($this->knowledge))->apply($plan, [$operation]);
+            $edited = (new Editor($this->knowledge))->apply($plan, $operations);
 
-            return $this->tidy && Crossings::any($edited) ? null : $edited;
+            return $this->tidy && self::refersAcross($edited->plan) ? null : $edited;
         } catch (PlanRefused) {
             return null;
         }
+    }
+
+    /** Whether something refers past its own node: a key to another board's pad, a hop to a link that its ends are not on. */
+    private static function refersAcross(Plan $plan): bool
+    {
+        foreach ($plan->hops() as $hop) {
+            if ($plan->endpoint($hop->fromId)->linkId !== $hop->linkId || $plan->endpoint($hop->toId)->linkId !== $hop->linkId) {
+                return true;
+            }
+        }
+        foreach ([...$plan->controls(), ...$plan->outputs(), ...$plan->endpoints()] as $thing) {
+            if ($thing->moduleId !== null && $plan->module($thing->moduleId)->nodeId !== $thing->nodeId) {
+                return true;
+            }
+        }
+        foreach ($plan->keyCodes() as $code) {
+            if (($code->controlId !== null && $plan->control($code->controlId)->nodeId !== $code->nodeId) || ($code->outputId !== null && $plan->output($code->outputId)->nodeId !== $code->nodeId)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** One more of the kind: like one that is there, but for what it refers to, each of which is the same or another. */
+    private function addition(Plan $plan, ThingKind $kind, Thing $like): Operation
+    {
+        $values = $like->values();
+        foreach ($kind->shape()->fields as $field) {
+            if ($field->refers !== null && $this->random->getInt(0, 1) === 0) {
+                $values[$field->name] = $this->value($plan, $field);
+            }
+        }
+        $values['id'] = $plan->newId('random', (string) $this->random->getInt(0, 1_000_000));
+
+        return Operation::add($kind->thing()::from(new Values($values)));
+    }
+
+    /**
+     * An end with the hops that go through it to another link, as a node that is moved from one network to the next; of
+     * anything else, whatever else it refers to.
+     *
+     * @return list<Operation>
+     */
+    private function move(Plan $plan, ThingKind $kind, Thing $thing): array
+    {
+        if ($thing instanceof Endpoint) {
+            $link = $this->one($plan->links());
+            $hops = [...$plan->hopsFrom($thing), ...$plan->hopsTo($thing)];
+
+            return [
+                Operation::change($kind, $thing->id, ['linkId' => $link->id, 'settings' => array_fill_keys(array_keys($thing->settings), null)]),
+                ...array_map(static fn (Hop $hop): Operation => Operation::change(ThingKind::Hop, $hop->id, ['linkId' => $link->id]), $this->random->getInt(0, 1) === 0 ? [] : $hops),
+            ];
+        }
+        $refers = array_values(array_filter($kind->shape()->fields, static fn (Field $field): bool => $field->refers !== null));
+
+        return $refers === [] ? [] : [Operation::change($kind, $thing->id(), [$refers[0]->name => $this->value($plan, $refers[0])])];
     }
 
     /** @return array<string, mixed> */
@@ -93,7 +157,7 @@ final class RandomEdits
             return null;
         }
         if ($field->refers !== null) {
-            $others = array_values($plan->all($field->refers));
+            $others = array_values($plan->all(ThingKind::from($field->refers->kind)));
 
             return $others === [] ? null : $this->one($others)->id();
         }

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\User;
 use Illuminate\Support\Facades\Route;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 
 /** Every address of the interface, asked without a session and by someone whose plan it is not. */
 final class AuthorisationTest extends FeatureTestCase
@@ -41,7 +41,7 @@ final class AuthorisationTest extends FeatureTestCase
     public function test_a_plan_is_its_owners_alone(): void
     {
         $plan = $this->linden(self::user());
-        $node = LindenHollow::plan(app(Knowledge::class))->nodes()[0]->id;
+        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
         $before = $this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}")->json('document');
         $this->actingAs(self::user('Eve'));
         $asked = 0;

@@ -9,6 +9,7 @@ use App\OpenApi\Description;
 use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Knowledge;
 
@@ -39,7 +40,7 @@ final class DescriptionTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->faulty($user);
         $this->actingAs($user);
-        $node = FaultyOnPurpose::plan(app(Knowledge::class))->nodes()[1]->id;
+        $node = FaultyOnPurpose::plan(app(Assigner::class))->nodes()[1]->id;
         foreach ([
             '/api/session' => 'Session', '/api/plans' => 'PlanList', '/api/catalogue' => 'Catalogue', '/api/calculators' => 'Calculators', "/api/plans/{$plan->id}" => 'Workspace',
             "/api/plans/{$plan->id}/assignment" => 'Assignment', "/api/plans/{$plan->id}/history" => 'History', "/api/plans/{$plan->id}/nodes/{$node}/sheet" => 'NodeSheet',

@@ -13,9 +13,9 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Testing\TestResponse;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 
 /** Tests of the application over its JSON interface, with the real database. */
 abstract class FeatureTestCase extends FrameworkTestCase
@@ -37,12 +37,12 @@ abstract class FeatureTestCase extends FrameworkTestCase
 
     protected function linden(User $user): PlanRecord
     {
-        return app(PlanStore::class)->create($user, LindenHollow::plan(app(Knowledge::class)));
+        return app(PlanStore::class)->create($user, LindenHollow::plan(app(Assigner::class)));
     }
 
     protected function faulty(User $user): PlanRecord
     {
-        return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Knowledge::class)));
+        return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Assigner::class)));
     }
 
     /** @param  array<string, mixed>  ...$operations */

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\PlanRecord;
 use Illuminate\Testing\TestResponse;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 
 final class LearnTest extends FeatureTestCase
@@ -43,7 +43,7 @@ final class LearnTest extends FeatureTestCase
     /** @param  array<string, string>  $lesson */
     private function learn(PlanRecord $plan, array $lesson): TestResponse
     {
-        $remote = array_values(array_filter(LindenHollow::plan(app(Knowledge::class))->nodes(), static fn (Node $node): bool => $node->name === 'Heater remote'))[0];
+        $remote = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === 'Heater remote'))[0];
 
         return $this->postJson("/api/plans/{$plan->id}/nodes/{$remote->id}/learn", $lesson);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 
 final class NodeSheetTest extends FeatureTestCase
 {
@@ -13,7 +13,7 @@ final class NodeSheetTest extends FeatureTestCase
     {
         $user = self::user();
         $plan = $this->linden($user);
-        $node = LindenHollow::plan(app(Knowledge::class))->nodes()[2]->id;
+        $node = LindenHollow::plan(app(Assigner::class))->nodes()[2]->id;
         $sheet = $this->actingAs($user)->getJson("/api/plans/{$plan->id}/nodes/{$node}/sheet")->assertOk();
         $header = $this
             ->get("/api/plans/{$plan->id}/nodes/{$node}/header")
@@ -30,7 +30,7 @@ final class NodeSheetTest extends FeatureTestCase
         $user = self::user();
         $record = $this->linden($user);
         $fetched = [];
-        foreach (LindenHollow::plan(app(Knowledge::class))->nodes() as $node) {
+        foreach (LindenHollow::plan(app(Assigner::class))->nodes() as $node) {
             $sheet = $this->actingAs($user)->getJson("/api/plans/{$record->id}/nodes/{$node->id}/sheet")->assertOk();
             foreach ((array) $sheet->json('artefacts') as $artefact) {
                 self::assertIsArray($artefact);

@@ -8,8 +8,8 @@ use App\Models\PlanRecord;
 use Closure;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\PlanWriter;
 
 final class PlanFileTest extends FeatureTestCase
@@ -64,7 +64,7 @@ final class PlanFileTest extends FeatureTestCase
     #[DataProvider('bad')]
     public function test_a_bad_file_is_refused_whole(Closure $spoil, string $place): void
     {
-        $file = (new PlanWriter)->write(LindenHollow::plan(app(Knowledge::class)));
+        $file = (new PlanWriter)->write(LindenHollow::plan(app(Assigner::class)));
         $this->actingAs(self::user());
         $problem = $this->import($spoil($file))->assertUnprocessable()->json('problems.0.place');
         self::assertStringStartsWith($place, $problem);

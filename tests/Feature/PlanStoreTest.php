@@ -7,8 +7,8 @@ namespace Tests\Feature;
 use App\Plans\PlanStore;
 use App\Plans\ThingTables;
 use Illuminate\Support\Facades\DB;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\ThingKind;
 
 /** What an edit writes, and what the database itself sees to. */
@@ -73,7 +73,7 @@ final class PlanStoreTest extends FeatureTestCase
     {
         $user = self::user();
         $one = $this->linden($user);
-        $other = app(PlanStore::class)->create($user, LindenHollow::plan(app(Knowledge::class)));
+        $other = app(PlanStore::class)->create($user, LindenHollow::plan(app(Assigner::class)));
         $this->actingAs($user);
         $node = $this->getJson("/api/plans/{$one->id}")->json('document.nodes.0.id');
         $this->edit($one, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();

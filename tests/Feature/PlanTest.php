@@ -8,9 +8,9 @@ use App\Models\PlanRecord;
 use App\Plans\PlanStore;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Process\Process;
@@ -62,7 +62,7 @@ final class PlanTest extends FeatureTestCase
     public function test_storing_and_loading_changes_nothing(): void
     {
         $user = self::user();
-        foreach ([[LindenHollow::plan(app(Knowledge::class)), $this->linden($user)], [FaultyOnPurpose::plan(app(Knowledge::class)), $this->faulty($user)]] as [$plan, $record]) {
+        foreach ([[LindenHollow::plan(app(Assigner::class)), $this->linden($user)], [FaultyOnPurpose::plan(app(Assigner::class)), $this->faulty($user)]] as [$plan, $record]) {
             self::assertSame((new PlanWriter)->write($plan), (new PlanWriter)->write(app(PlanStore::class)->load($record)->plan));
         }
     }

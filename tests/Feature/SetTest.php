@@ -7,8 +7,8 @@ namespace Tests\Feature;
 use App\Models\PlanRecord;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 
 final class SetTest extends FeatureTestCase
@@ -59,7 +59,7 @@ final class SetTest extends FeatureTestCase
     /** @param  array<string, mixed>  $order */
     private function layOut(PlanRecord $plan, string $name, array $order): TestResponse
     {
-        $node = array_values(array_filter(LindenHollow::plan(app(Knowledge::class))->nodes(), static fn (Node $node): bool => $node->name === $name))[0];
+        $node = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === $name))[0];
 
         return $this->postJson("/api/plans/{$plan->id}/nodes/{$node->id}/set", $order);
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Golden;
 
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\WiringTable;
-use Rundfunk\Check\Checker;
+use Rundfunk\Check\Finding;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Shipped;
 
 /** All that the program says of a plan on the command line: what it finds, what it proposes, every file of every node. */
 final readonly class Outcomes
@@ -19,8 +19,8 @@ final readonly class Outcomes
     public static function of(Plan $plan, Knowledge $knowledge): array
     {
         $outcomes = [
-            'check' => self::json((new Checker($knowledge))->check($plan)->all()),
-            'assign' => self::json((new Assigner($knowledge))->assign($plan)->proposals),
+            'check' => self::json(array_map(self::asRecorded(...), Shipped::checker()->check($plan)->all())),
+            'assign' => self::json(Shipped::assigner()->assign($plan)->proposals),
         ];
         foreach ($plan->nodes() as $node) {
             $outcomes["export {$node->id} c-header"] = (new CHeader($knowledge))->write($plan, $node);
@@ -31,6 +31,12 @@ final readonly class Outcomes
         }
 
         return $outcomes;
+    }
+
+    /** @return array<string, mixed> as such findings were told when they were recorded: which step they show on came later */
+    private static function asRecorded(Finding $finding): array
+    {
+        return array_diff_key($finding->jsonSerialize(), ['step' => true]);
     }
 
     private static function json(mixed $value): string

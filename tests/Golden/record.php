@@ -9,27 +9,26 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shipped;
 use Tests\Core\RandomEdits;
 use Tests\Golden\Outcomes;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$knowledge = Knowledge::shipped();
+$knowledge = Shipped::knowledge();
 
 /** A third of a demo's nodes, walked through by edits that nobody would think of. */
 $draw = static function (int $seed) use ($knowledge): Plan {
     $random = new Randomizer(new Mt19937($seed));
-    $plan = $seed % 2 === 0 ? LindenHollow::plan($knowledge) : FaultyOnPurpose::plan($knowledge);
+    $plan = $seed % 2 === 0 ? LindenHollow::plan(Shipped::assigner()) : FaultyOnPurpose::plan(Shipped::assigner());
     $editor = new Editor($knowledge);
     $nodes = $random->shuffleArray($plan->nodes());
     foreach (array_slice($nodes, intdiv(count($nodes), 3)) as $node) {
@@ -44,12 +43,12 @@ $draw = static function (int $seed) use ($knowledge): Plan {
         }
     }
 
-    return $seed % 3 === 0 ? (new Assigner($knowledge))->assign($plan)->plan : $plan;
+    return $seed % 3 === 0 ? Shipped::assigner()->assign($plan)->plan : $plan;
 };
 
 $plans = [];
 if (in_array('--draw', $argv, true)) {
-    $plans = ['linden-hollow' => LindenHollow::plan($knowledge), 'faulty-on-purpose' => FaultyOnPurpose::plan($knowledge)];
+    $plans = ['linden-hollow' => LindenHollow::plan(Shipped::assigner()), 'faulty-on-purpose' => FaultyOnPurpose::plan(Shipped::assigner())];
     for ($seed = 1; $seed <= 50; $seed++) {
         $plans[sprintf('random-%02d', $seed)] = $draw($seed);
     }

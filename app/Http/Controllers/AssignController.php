@@ -10,7 +10,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Rundfunk\Assign\Assigner;
-use Rundfunk\Knowledge;
 
 final class AssignController
 {
@@ -19,10 +18,10 @@ final class AssignController
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
-    public function __invoke(Request $request, PlanStore $store, Knowledge $knowledge, string $plan): JsonResponse
+    public function __invoke(Request $request, PlanStore $store, Assigner $assigner, string $plan): JsonResponse
     {
         $loaded = $store->look(SignedIn::user($request), $plan);
 
-        return new JsonResponse(['version' => $loaded->version, 'proposals' => (new Assigner($knowledge))->assign($loaded->plan)->proposals]);
+        return new JsonResponse(['version' => $loaded->version, 'proposals' => $assigner->assign($loaded->plan)->proposals]);
     }
 }

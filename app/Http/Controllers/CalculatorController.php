@@ -11,8 +11,8 @@ use Rundfunk\Calculator\BadInput;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\OutOfRange;
 use Rundfunk\Overview\CalculatorView;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problems;
 
 /** Every formula that a person would want alone. */
 final class CalculatorController

@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\LearningRefused;
 use Rundfunk\Medium\LearnsCodes;
-use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Shape\PlanRefused;
 
 /** What a capture or a keymap says. Nothing is kept: the user names the keys first. */
 final class LearnController

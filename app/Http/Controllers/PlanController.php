@@ -15,8 +15,8 @@ use LogicException;
 use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Problems;
 use Rundfunk\Plan\ThingReader;
+use Rundfunk\Shape\Problems;
 use Symfony\Component\Uid\Ulid;
 
 final class PlanController

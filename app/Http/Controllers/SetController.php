@@ -12,9 +12,9 @@ use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\LaysOutSets;
 use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problems;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Values;
 
 /** A set of toys or appliances laid out code by code. Nothing is kept: the user looks at it first. */
 final class SetController

@@ -13,7 +13,8 @@ final readonly class Assigner
 {
     private Editor $editor;
 
-    public function __construct(private Knowledge $knowledge)
+    /** @param  list<Step>  $steps */
+    public function __construct(public Knowledge $knowledge, private array $steps)
     {
         $this->editor = new Editor($knowledge);
     }
@@ -22,7 +23,7 @@ final readonly class Assigner
     {
         $proposals = [];
         foreach (Stage::cases() as $stage) {
-            foreach (Steps::all($this->knowledge->media) as $step) {
+            foreach ($this->steps as $step) {
                 if ($step->stage() !== $stage) {
                     continue;
                 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Assign;
 
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** Which of a node's radios, modems or other parts an end of a link uses. */
@@ -39,7 +39,7 @@ final readonly class AttachmentStep implements Step
                     $taken[$module->id] = true;
                     yield new Proposal(
                         $this->stage(),
-                        Subject::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
+                        Spot::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
                         ucfirst($part)." of {$node->name} on {$link->name}",
                         null,
                         $module->name,

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Rundfunk\Assign;
 
 use Rundfunk\Catalogue\Catalogue;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** Which relay channel carries an output, which key a control is. */
 final readonly class ChannelStep implements Step
@@ -67,7 +67,7 @@ final readonly class ChannelStep implements Step
                 $before = self::channelOf($thing);
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($thing, "{$node->name}, {$thing->name}", $field),
+                    Spot::of($thing, "{$node->name}, {$thing->name}", $field),
                     "Channel of {$node->name} · {$thing->name}",
                     $before,
                     "{$module->name} {$terminal->name}",

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Rundfunk\Assign;
 
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\HandsOutCodes;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Routes\RouteNames;
 
 /** The command code of each hop: its own on the whole link while they last, so that a stray message can do no harm. */
 final readonly class CodeStep implements Step
@@ -56,7 +56,7 @@ final readonly class CodeStep implements Step
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($hop, "{$name} over {$link->name}", 'code'),
+                    Spot::of($hop, "{$name} over {$link->name}", 'code'),
                     "Code of {$name} over {$link->name}",
                     $hop->code === null ? null : sprintf('0x%02X', $hop->code),
                     sprintf('0x%02X', $code),

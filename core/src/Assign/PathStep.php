@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\Assign;
 
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
-use Rundfunk\Path\Paths;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Routes\Paths;
+use Rundfunk\Routes\RouteNames;
 
 /** The links a route goes over. */
 final readonly class PathStep implements Step
@@ -34,7 +34,7 @@ final readonly class PathStep implements Step
             $name = RouteNames::of($plan, $route);
             yield new Proposal(
                 $this->stage(),
-                Subject::of($route, $name),
+                Spot::of($route, $name),
                 "Path of {$name}",
                 $plan->hopsOf($route) === [] ? null : 'one that does not arrive',
                 $hops === [] ? 'inside the node' : $links,

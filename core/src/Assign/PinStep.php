@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Assign;
 
-use Rundfunk\Check\Subject;
 use Rundfunk\Knowledge;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** The board pin of each terminal. */
 final readonly class PinStep implements Step
@@ -23,7 +23,7 @@ final readonly class PinStep implements Step
             foreach (Rewiring::of($plan, $node, $knowledge->catalogue) as $change) {
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($change->module, "{$node->name}, {$change->module->name}", $change->terminal->name),
+                    Spot::of($change->module, "{$node->name}, {$change->module->name}", $change->terminal->name),
                     "Pin of {$node->name} · {$change->module->name} {$change->terminal->name}",
                     $change->before?->pin,
                     $change->after->name,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Assign;
 
 use JsonSerializable;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Spot;
 
 /** One value that Assign would set, from what to what, and why. */
 final readonly class Proposal implements JsonSerializable
@@ -14,7 +14,7 @@ final readonly class Proposal implements JsonSerializable
     /** @param  list<Operation>  $operations */
     public function __construct(
         public Stage $stage,
-        public Subject $at,
+        public Spot $at,
         public string $what,
         public ?string $before,
         public string $after,

@@ -6,12 +6,12 @@ namespace Rundfunk\Assign;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\ModuleClass;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 
@@ -49,7 +49,7 @@ final readonly class SupplyStep implements Step
                     array_unshift($operations, Operation::add(new Module($plan->newId('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90)));
                     $hasAdapter = true;
                 }
-                yield new Proposal($this->stage(), Subject::of($module, "{$node->name}, {$module->name}", 'supply'), "Supply of {$module->name}", null, $supply->words(), $reason, $operations);
+                yield new Proposal($this->stage(), Spot::of($module, "{$node->name}, {$module->name}", 'supply'), "Supply of {$module->name}", null, $supply->words(), $reason, $operations);
             }
         }
     }

@@ -8,13 +8,13 @@ use Rundfunk\Knowledge;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\FramesMessages;
 use Rundfunk\Medium\WritesC;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Routes\RouteNames;
 
 /** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
 final readonly class CHeader

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 final readonly class Band
 {

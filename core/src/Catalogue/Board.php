@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Catalogue;
 
 use LogicException;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Shape\Values;
 
 /** A class of controller board. */
 final readonly class Board

@@ -8,7 +8,7 @@ use Generator;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** The hardware and the rules of the air that ship with the program, read from data files. */
 final readonly class Catalogue
@@ -20,11 +20,6 @@ final readonly class Catalogue
      */
     private function __construct(public array $boards, public array $modules, public array $regions)
     {
-    }
-
-    public static function shipped(): self
-    {
-        return self::readFrom(dirname(__DIR__, 2).'/catalogue');
     }
 
     public static function readFrom(string $folder): self

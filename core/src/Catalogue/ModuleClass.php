@@ -9,7 +9,7 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** A class of module: what it needs and what it carries. */
 final readonly class ModuleClass

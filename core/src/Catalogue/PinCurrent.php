@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** What a board's pins may carry, milliamperes. */
 final readonly class PinCurrent

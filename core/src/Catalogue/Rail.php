@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Shape\Values;
 
 /** A supply pin of a board, and what may be drawn from it. */
 final readonly class Rail

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** Whose rules of the air apply. A short table of our own, with its sources and date; never legal advice. */
 final readonly class Region

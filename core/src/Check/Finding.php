@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use JsonSerializable;
+use Rundfunk\Plan\Spot;
 use stdClass;
 
 /** Something in a plan that will go wrong, or could be better: what, where, how much, why, and what to do. */
@@ -12,22 +13,88 @@ final readonly class Finding implements JsonSerializable
 {
     /**
      * @param  string  $title  states the fault as a fact
-     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
      * @param  string  $detail  what is so, and why it matters
      * @param  string  $remedy  what to do
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
      * @param  list<string>  $about  ids of everything it is about; with the rule they make its own id
+     * @param  Finds|null  $finds  said by the checker, which knows whose finding it is
      */
-    public function __construct(
-        public string $rule,
+    private function __construct(
         public Severity $severity,
         public string $title,
-        public Subject $at,
-        public array $numbers,
+        public Spot $at,
         public string $detail,
         public string $remedy,
-        public ?Fix $fix = null,
-        public array $about = [],
+        public ?Fix $fix,
+        public array $numbers,
+        public array $about,
+        public ?Finds $finds = null,
     ) {
+    }
+
+    /**
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
+     * @param  list<string>  $about
+     */
+    public static function of(Severity $severity, string $title, Spot $at, string $detail, string $remedy, ?Fix $fix = null, array $numbers = [], array $about = []): self
+    {
+        return new self($severity, $title, $at, $detail, $remedy, $fix, $numbers, $about);
+    }
+
+    /**
+     * Someone or something can be hurt.
+     *
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
+     * @param  list<string>  $about
+     */
+    public static function danger(string $title, Spot $at, string $detail, string $remedy, ?Fix $fix = null, array $numbers = [], array $about = []): self
+    {
+        return new self(Severity::Danger, $title, $at, $detail, $remedy, $fix, $numbers, $about);
+    }
+
+    /**
+     * It will not work.
+     *
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
+     * @param  list<string>  $about
+     */
+    public static function fault(string $title, Spot $at, string $detail, string $remedy, ?Fix $fix = null, array $numbers = [], array $about = []): self
+    {
+        return new self(Severity::Fault, $title, $at, $detail, $remedy, $fix, $numbers, $about);
+    }
+
+    /**
+     * It will not always work.
+     *
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
+     * @param  list<string>  $about
+     */
+    public static function warning(string $title, Spot $at, string $detail, string $remedy, ?Fix $fix = null, array $numbers = [], array $about = []): self
+    {
+        return new self(Severity::Warning, $title, $at, $detail, $remedy, $fix, $numbers, $about);
+    }
+
+    /**
+     * It could be better.
+     *
+     * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
+     * @param  list<string>  $about
+     */
+    public static function advice(string $title, Spot $at, string $detail, string $remedy, ?Fix $fix = null, array $numbers = [], array $about = []): self
+    {
+        return new self(Severity::Advice, $title, $at, $detail, $remedy, $fix, $numbers, $about);
+    }
+
+    /** The same, of the rule that finds such. */
+    public function foundBy(Finds $finds): self
+    {
+        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $finds);
+    }
+
+    /** The key of its rule. */
+    public function rule(): string
+    {
+        return $this->finds->key ?? '';
     }
 
     /** The same fault of the same things has the same id in every version of a plan. */
@@ -36,7 +103,7 @@ final readonly class Finding implements JsonSerializable
         $about = $this->about === [] ? [$this->at->id, (string) $this->at->field] : $this->about;
         sort($about, SORT_STRING);
 
-        return $this->rule.'-'.substr(hash('sha256', implode(' ', $about)), 0, 12);
+        return $this->rule().'-'.substr(hash('sha256', implode(' ', $about)), 0, 12);
     }
 
     /** @return array<string, mixed> */
@@ -44,7 +111,7 @@ final readonly class Finding implements JsonSerializable
     {
         return [
             'id' => $this->id(),
-            'rule' => $this->rule,
+            'rule' => $this->rule(),
             'severity' => $this->severity->value,
             'title' => $this->title,
             'at' => $this->at,
@@ -53,6 +120,7 @@ final readonly class Finding implements JsonSerializable
             'remedy' => $this->remedy,
             'fix' => $this->fix,
             'about' => $this->about,
+            'step' => $this->finds?->step->shownOn()->value,
         ];
     }
 }

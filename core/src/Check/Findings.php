@@ -6,25 +6,44 @@ namespace Rundfunk\Check;
 
 use Rundfunk\Plan\Plan;
 
-/** What was found in one version of a plan, by rule. */
+/** What was found in one version of a plan, by rule and by the subject that was judged. */
 final readonly class Findings
 {
-    /** @var array<string, list<Finding>> */
-    private array $byRule;
-
-    /** @param  array<string, list<Finding>>  $byRule in the order of the rules */
-    public function __construct(array $byRule)
+    /** @param  array<string, array<string, list<Finding>>>  $bySubject by rule in the order of the rules, then by id of the subject; subjects with nothing to find are not in it */
+    public function __construct(public array $bySubject)
     {
-        $this->byRule = array_map(self::inOrder(...), $byRule);
     }
 
     /** @return list<Finding> gravest first, then in the order of the rules */
     public function all(): array
     {
-        $all = array_merge(...array_values($this->byRule));
+        $all = array_merge(...array_values($this->byRule()));
         usort($all, static fn (Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
 
         return $all;
+    }
+
+    /** @return array<string, list<Finding>> in the order of the rules, those that found nothing too */
+    public function byRule(): array
+    {
+        return array_map(static fn (array $bySubject): array => self::inOrder(array_merge(...array_values($bySubject))), $this->bySubject);
+    }
+
+    /** @return list<string> ids of the subjects about which a rule has found something */
+    public function subjectsOf(string $rule): array
+    {
+        return array_map(strval(...), array_keys($this->bySubject[$rule] ?? []));
+    }
+
+    /** @return list<Finding> those not accepted by the user */
+    public function open(Plan $plan): array
+    {
+        $accepted = [];
+        foreach ($plan->acceptances() as $acceptance) {
+            $accepted[$acceptance->findingId] = true;
+        }
+
+        return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
     }
 
     /**
@@ -42,22 +61,5 @@ final readonly class Findings
         });
 
         return $findings;
-    }
-
-    /** @return array<string, list<Finding>> */
-    public function byRule(): array
-    {
-        return $this->byRule;
-    }
-
-    /** @return list<Finding> those not accepted by the user */
-    public function open(Plan $plan): array
-    {
-        $accepted = [];
-        foreach ($plan->acceptances() as $acceptance) {
-            $accepted[$acceptance->findingId] = true;
-        }
-
-        return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Console;
 
 use Rundfunk\Assign\Assigner;
-use Rundfunk\Knowledge;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -14,7 +13,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 final class AssignCommand extends Command
 {
-    public function __construct(private readonly Knowledge $knowledge)
+    public function __construct(private readonly Assigner $assigner)
     {
         parent::__construct('assign');
     }
@@ -30,7 +29,7 @@ final class AssignCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $format = Options::choice($input, 'format', ['text', 'json']);
-        $assignment = (new Assigner($this->knowledge))->assign(PlanFile::read(Options::argument($input, 'plan'), $this->knowledge));
+        $assignment = $this->assigner->assign(PlanFile::read(Options::argument($input, 'plan'), $this->assigner->knowledge));
         if ($format === 'json') {
             $output->writeln(Options::json(['proposals' => $assignment->proposals]), OutputInterface::OUTPUT_RAW);
         } else {

@@ -16,7 +16,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 final class CheckCommand extends Command
 {
-    public function __construct(private readonly Knowledge $knowledge)
+    public function __construct(private readonly Knowledge $knowledge, private readonly Checker $checker)
     {
         parent::__construct('check');
     }
@@ -34,7 +34,7 @@ final class CheckCommand extends Command
         $format = Options::choice($input, 'format', ['text', 'json']);
         $level = Severity::from(Options::choice($input, 'fail-on', ['danger', 'fault', 'warning']));
         $plan = PlanFile::read(Options::argument($input, 'plan'), $this->knowledge);
-        $findings = (new Checker($this->knowledge))->check($plan);
+        $findings = $this->checker->check($plan);
         $open = $findings->open($plan);
         if ($format === 'json') {
             $output->writeln(Options::json(['findings' => $findings->all()]), OutputInterface::OUTPUT_RAW);
@@ -54,7 +54,7 @@ final class CheckCommand extends Command
     {
         foreach ($findings as $finding) {
             $accepted = in_array($finding, $open, true) ? '' : ' (accepted)';
-            $output->writeln(strtoupper($finding->severity->value)."{$accepted}  {$finding->title}  [{$finding->rule}]", OutputInterface::OUTPUT_RAW);
+            $output->writeln(strtoupper($finding->severity->value)."{$accepted}  {$finding->title}  [{$finding->rule()}]", OutputInterface::OUTPUT_RAW);
             $output->writeln("    {$finding->at->where}", OutputInterface::OUTPUT_RAW);
             $output->writeln("    {$finding->detail}", OutputInterface::OUTPUT_RAW);
             $output->writeln("    → {$finding->remedy}", OutputInterface::OUTPUT_RAW);

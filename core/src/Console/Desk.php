@@ -6,10 +6,10 @@ namespace Rundfunk\Console;
 
 use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Calculator\BadInput;
-use Rundfunk\Knowledge;
 use Rundfunk\OutOfRange;
 use Rundfunk\Plan\NotInPlan;
-use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shipped;
 use Symfony\Component\Console\Application;
 use Symfony\Component\Console\Exception\ExceptionInterface as ConsoleException;
 use Symfony\Component\Console\Input\InputInterface;
@@ -23,9 +23,9 @@ final readonly class Desk
         $application = new Application('rundfunk');
         $application->setAutoExit(false);
         $application->setCatchExceptions(false);
-        $knowledge = Knowledge::shipped();
-        $application->add(new CheckCommand($knowledge));
-        $application->add(new AssignCommand($knowledge));
+        $knowledge = Shipped::knowledge();
+        $application->add(new CheckCommand($knowledge, Shipped::checker()));
+        $application->add(new AssignCommand(Shipped::assigner()));
         $application->add(new ExportCommand($knowledge));
         $application->add(new CalcCommand);
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo;
 
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Demo\Faulty\MasterFaults;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -21,9 +21,9 @@ use Rundfunk\Plan\SupplyFrom;
 /** A plan with one example of every finding, for learning and for tests. Made up from end to end. */
 final readonly class FaultyOnPurpose
 {
-    public static function plan(Knowledge $knowledge): Plan
+    public static function plan(Assigner $assigner): Plan
     {
-        $sketch = new Sketch('faulty-on-purpose', 'Faulty on purpose', $knowledge, 'eu', [1, 6], 'One example of everything that can go wrong. Pick a finding, read it, put it right.');
+        $sketch = new Sketch('faulty-on-purpose', 'Faulty on purpose', $assigner, 'eu', [1, 6], 'One example of everything that can go wrong. Pick a finding, read it, put it right.');
         self::pins($sketch);
         self::supplies($sketch);
         self::air($sketch);

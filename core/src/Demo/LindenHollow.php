@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo;
 
-use Rundfunk\Knowledge;
+use Rundfunk\Assign\Assigner;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -16,9 +16,9 @@ use Rundfunk\Plan\SupplyFrom;
 /** The demo: an invented smallholding, as far as its links are built. Every name and number in it is made up. */
 final readonly class LindenHollow
 {
-    public static function plan(Knowledge $knowledge): Plan
+    public static function plan(Assigner $assigner): Plan
     {
-        $sketch = new Sketch('linden-hollow', 'Linden Hollow', $knowledge, 'eu', [1, 6, 11], 'Invented, for trying things out. Wi-Fi 1 is the house, 6 the shed, 11 a faint neighbour.');
+        $sketch = new Sketch('linden-hollow', 'Linden Hollow', $assigner, 'eu', [1, 6, 11], 'Invented, for trying things out. Wi-Fi 1 is the house, 6 the shed, 11 a faint neighbour.');
         self::nodes($sketch);
         self::links($sketch);
         self::routes($sketch);

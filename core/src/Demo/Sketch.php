@@ -6,7 +6,6 @@ namespace Rundfunk\Demo;
 
 use Rundfunk\Assign\Assigner;
 use Rundfunk\DerivedId;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -15,10 +14,10 @@ use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Problems;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\ThingReader;
+use Rundfunk\Shape\Problems;
 
 /** Puts a plan together by short names. For the plans that ship with the program, and for tests. */
 final class Sketch
@@ -29,7 +28,7 @@ final class Sketch
     private array $orders = [];
 
     /** @param  list<int>  $busyWifi */
-    public function __construct(private readonly string $seed, string $name, private readonly Knowledge $knowledge, string $region = 'eu', array $busyWifi = [], string $note = '')
+    public function __construct(private readonly string $seed, string $name, private readonly Assigner $assigner, string $region = 'eu', array $busyWifi = [], string $note = '')
     {
         $this->draft = new PlanDraft(new Particulars(DerivedId::of('plan', $seed), $name, $region, $busyWifi, $note));
     }
@@ -142,7 +141,7 @@ final class Sketch
     /** The plan with everything that Assign proposes. */
     public function assigned(): Plan
     {
-        return (new Assigner($this->knowledge))->assign($this->plan())->plan;
+        return $this->assigner->assign($this->plan())->plan;
     }
 
     /** @param  array<string, mixed>  $values */
@@ -152,7 +151,7 @@ final class Sketch
         if (isset($kind->shape()->fields['order'])) {
             $values['order'] = $this->orders[$kind->value] = ($this->orders[$kind->value] ?? -1) + 1;
         }
-        $thing = (new ThingReader($this->knowledge))->read($kind, ['id' => $this->id($key), ...$values], "/{$key}", $this->draft, $problems);
+        $thing = (new ThingReader($this->assigner->knowledge))->read($kind, ['id' => $this->id($key), ...$values], "/{$key}", $this->draft, $problems);
         $problems->settle();
         if ($thing !== null) {
             $this->draft->put($thing);

@@ -7,9 +7,10 @@ namespace Rundfunk\Edit;
 use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Tie;
+use Rundfunk\Plan\Ties;
 
 /** The running state of one edit: the draft, what was touched, and how to take it all back. */
 final class EditInProgress
@@ -62,17 +63,13 @@ final class EditInProgress
         $this->touch($new);
     }
 
+    /** Takes with it what cannot be without it, and clears what merely mentions it. */
     public function remove(Thing $thing): void
     {
-        foreach (ThingKind::cases() as $kind) {
-            foreach ($this->fieldsReferringTo($thing::kind(), $kind) as $name => $nullable) {
-                foreach ($this->draft->all($kind) as $other) {
-                    // An earlier removal of this same edit may have taken it already.
-                    if ($this->draft->find($kind, $other->id()) === null || ($other->values()[$name] ?? null) !== $thing->id()) {
-                        continue;
-                    }
-                    $nullable ? $this->clear($other, $name) : $this->remove($other);
-                }
+        foreach (Ties::to($thing::kind()) as $tie) {
+            foreach ($this->referring($tie, $thing->id()) as $other) {
+                $without = $tie->without($other, $thing->id());
+                $without === null ? $this->remove($other) : $this->change($other, $without, [$tie->field]);
             }
         }
         $this->draft->drop($thing);
@@ -90,24 +87,17 @@ final class EditInProgress
         );
     }
 
-    private function clear(Thing $thing, string $field): void
+    /** @return iterable<Thing> what refers to it now: of what did before, and of what this edit touched */
+    private function referring(Tie $tie, string $id): iterable
     {
-        $values = $thing->values();
-        $class = $thing::class;
-        $this->change($thing, $class::from(new Values([...$values, $field => null])), [$field]);
-    }
-
-    /** @return array<string, bool> field name → whether it may be null */
-    private function fieldsReferringTo(ThingKind $target, ThingKind $kind): array
-    {
-        $fields = [];
-        foreach ($kind->shape()->fields as $name => $field) {
-            if ($field->refers === $target) {
-                $fields[$name] = $field->nullable;
+        $candidates = [...array_map(static fn (Thing $thing): string => $thing->id(), $this->before->referring($tie, $id)), ...array_keys($this->touched[$tie->from->value] ?? [])];
+        foreach (array_unique($candidates) as $candidate) {
+            // An earlier removal of this same edit may have taken it already.
+            $other = $this->draft->find($tie->from, $candidate);
+            if ($other !== null && in_array($id, $tie->ids($other), true)) {
+                yield $other;
             }
         }
-
-        return $fields;
     }
 
     private function touch(Thing $thing): void

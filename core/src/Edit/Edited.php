@@ -10,7 +10,7 @@ use Rundfunk\Plan\ThingKind;
 /** What an edit made of a plan. */
 final class Edited
 {
-    private ?Reach $reach = null;
+    private ?Impact $impact = null;
 
     /**
      * @param  Plan  $before  the plan as it was
@@ -35,9 +35,9 @@ final class Edited
     }
 
     /** How far it is felt: worked out once, for the rules and the views alike. */
-    public function reach(): Reach
+    public function impact(): Impact
     {
-        return $this->reach ??= Reach::of($this);
+        return $this->impact ??= Impact::of($this);
     }
 
     public function touchesParticulars(): bool

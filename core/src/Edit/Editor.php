@@ -6,11 +6,11 @@ namespace Rundfunk\Edit;
 
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problems;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\ThingReader;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problems;
 
 /**
  * Applies operations to a plan: all of them or, when one is wrong, none. Removing a thing removes what cannot be

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Edit;
 
 use JsonSerializable;
-use Rundfunk\Plan\Shape\PlanRefused;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\PlanRefused;
 use stdClass;
 
 /** One small change to a plan. */

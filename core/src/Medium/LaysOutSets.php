@@ -6,9 +6,9 @@ namespace Rundfunk\Medium;
 
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A medium whose bought things come in sets: channel by channel, function by function, value by value, with codes that count up. */
 interface LaysOutSets

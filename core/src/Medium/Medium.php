@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium;
 
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Shape;
 
 /**
  * Everything the program knows of one kind of link. What else a medium can do it says by also being one of the small

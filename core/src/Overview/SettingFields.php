@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Overview;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\FlagType;
-use Rundfunk\Plan\Shape\NumberType;
-use Rundfunk\Plan\Shape\OneOfType;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\TextType;
-use Rundfunk\Plan\Shape\WholeType;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\FlagType;
+use Rundfunk\Shape\NumberType;
+use Rundfunk\Shape\OneOfType;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\TextType;
+use Rundfunk\Shape\WholeType;
 
 /** A shape's fields as screens draw them. */
 final readonly class SettingFields

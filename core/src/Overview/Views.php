@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Rundfunk\Overview;
 
 use Rundfunk\Check\Findings;
-use Rundfunk\Check\Rule\RouteWithoutPath;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Thing;
@@ -40,30 +43,37 @@ final readonly class Views
     public static function after(Edited $edited, Findings $findings, Knowledge $knowledge): array
     {
         $plan = $edited->plan;
-        $reach = $edited->reach();
-        $nodes = $reach->nodes();
-        $outputs = $reach->outputs();
-        $links = $reach->links();
-        $routes = self::withLoose($plan, $reach->routes(), $findings);
+        $impact = $edited->impact();
+        $nodes = $impact->on(Node::class);
+        $outputs = $impact->on(Output::class);
+        $links = $impact->on(Link::class);
+        $routes = self::withOthers($plan, $impact->on(Route::class), $impact->on(Control::class), $findings);
 
         return [
-            'routes' => self::part('routes', RouteViews::of($plan, $knowledge, $routes), [], $reach->gone(ThingKind::Route)),
-            'masters' => self::part('masters', MasterViews::of($plan, $outputs), $outputs, $reach->gone(ThingKind::Output)),
-            'codeGrids' => self::part('codeGrids', CodeGrids::of($plan, $knowledge->media, $nodes), $nodes, $reach->gone(ThingKind::Node)),
-            'panels' => self::part('panels', PanelViews::of($plan, $knowledge, $links), $links, $reach->gone(ThingKind::Link)),
-            'pinTables' => self::part('pinTables', PinTables::of($plan, $knowledge->catalogue, $nodes), $nodes, $reach->gone(ThingKind::Node)),
+            'routes' => self::part('routes', RouteViews::of($plan, $knowledge, $routes), [], $impact->gone(ThingKind::Route)),
+            'masters' => self::part('masters', MasterViews::of($plan, $outputs), $outputs, $impact->gone(ThingKind::Output)),
+            'codeGrids' => self::part('codeGrids', CodeGrids::of($plan, $knowledge->media, $nodes), $nodes, $impact->gone(ThingKind::Node)),
+            'panels' => self::part('panels', PanelViews::of($plan, $knowledge, $links), $links, $impact->gone(ThingKind::Link)),
+            'pinTables' => self::part('pinTables', PinTables::of($plan, $knowledge->catalogue, $nodes), $nodes, $impact->gone(ThingKind::Node)),
         ];
     }
 
     /**
-     * A route that has no sound way in the plan may find another, or lose it, by whatever is done anywhere.
+     * A route that has no sound way in the plan may find another, or lose it, by whatever is done anywhere; and how long one
+     * takes hangs on how many others the same press sets off before it.
      *
      * @param  list<Route>  $near
+     * @param  list<Control>  $controls
      * @return list<Route> in the order of the plan
      */
-    private static function withLoose(Plan $plan, array $near, Findings $findings): array
+    private static function withOthers(Plan $plan, array $near, array $controls, Findings $findings): array
     {
-        $ids = array_flip([...array_map(static fn (Route $route): string => $route->id, $near), ...RouteWithoutPath::in($findings)]);
+        $ids = array_flip([...array_map(static fn (Route $route): string => $route->id, $near), ...$findings->subjectsOf('route-without-path')]);
+        foreach ($controls as $control) {
+            foreach ($plan->routesFrom($control) as $route) {
+                $ids[$route->id] = true;
+            }
+        }
 
         return array_values(array_filter($plan->routes(), static fn (Route $route): bool => isset($ids[$route->id])));
     }

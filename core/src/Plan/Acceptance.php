@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A finding the user has read and lives with, and why. The finding stays listed. */
 final readonly class Acceptance implements Thing

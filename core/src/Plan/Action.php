@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Assign\Step;
-
 enum Action: string
 {
     /** Changes over at each press; needs to know nothing, so a lost or doubled message leaves it wrong. */

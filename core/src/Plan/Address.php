@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** One address that an endpoint answers to. A receiver with several pipes has several. */
 final readonly class Address implements Thing
@@ -29,7 +29,7 @@ final readonly class Address implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('endpointId', ThingKind::Endpoint, 'The endpoint that answers to it.'),
+            Field::partOf('endpointId', ThingKind::Endpoint, 'The endpoint that answers to it.'),
             Field::whole('pipe', 0, 255, 'Which of the receiver\'s pipes listens for it.', 0),
             Field::text('value', 24, 'As written in the link\'s own notation: hexadecimal for packet radio, most significant byte first.')->nullable(),
             Field::flag('pinned', 'Whether the user fixed it.'),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Something a person works, or a sensor, a clock or another program. */
 final readonly class Control implements Thing
@@ -35,10 +35,10 @@ final readonly class Control implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('nodeId', ThingKind::Node, 'The node it is on.'),
+            Field::partOf('nodeId', ThingKind::Node, 'The node it is on.'),
             Field::name(),
             Field::choice('kind', ControlKind::class, 'How it is worked.'),
-            Field::reference('moduleId', ThingKind::Module, 'The pad or stick it is part of.')->nullable(),
+            Field::mentions('moduleId', ThingKind::Module, 'The pad or stick it is part of.'),
             Field::text('terminal', 24, 'Which key or axis of that module.')->nullable(),
             Field::flag('pinned', 'Whether the user fixed the key or axis.'),
             Field::whole('debounceMs', 0, 500, 'How long it must be steady before it counts, milliseconds.', 20),

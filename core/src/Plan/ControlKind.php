@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
 
 enum ControlKind: string
 {

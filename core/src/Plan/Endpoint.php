@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A node's attachment to a link. */
 final readonly class Endpoint implements Thing
@@ -38,9 +38,9 @@ final readonly class Endpoint implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('linkId', ThingKind::Link, 'The link it is on.'),
-            Field::reference('nodeId', ThingKind::Node, 'The node that is attached.'),
-            Field::reference('moduleId', ThingKind::Module, 'The module it uses.')->nullable(),
+            Field::joins('linkId', ThingKind::Link, 'The link it is on.'),
+            Field::partOf('nodeId', ThingKind::Node, 'The node that is attached.'),
+            Field::mentions('moduleId', ThingKind::Module, 'The module it uses.'),
             Field::choice('role', Role::class, 'Whether it sends, receives or both.'),
             Field::settings('settings', 'Settings of this end alone; which there are depends on the medium.'),
             Field::texts('pinned', 'Settings the user fixed.'),

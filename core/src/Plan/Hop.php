@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** One stretch of a route's path, over one link, with the command code it carries there. */
 final readonly class Hop implements Thing
@@ -32,10 +32,10 @@ final readonly class Hop implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('routeId', ThingKind::Route, 'The route it is part of.'),
-            Field::reference('linkId', ThingKind::Link, 'The link it goes over.'),
-            Field::reference('fromId', ThingKind::Endpoint, 'The endpoint that sends.'),
-            Field::reference('toId', ThingKind::Endpoint, 'The endpoint that receives.'),
+            Field::partOf('routeId', ThingKind::Route, 'The route it is part of.'),
+            Field::joins('linkId', ThingKind::Link, 'The link it goes over.'),
+            Field::joins('fromId', ThingKind::Endpoint, 'The endpoint that sends.'),
+            Field::joins('toId', ThingKind::Endpoint, 'The endpoint that receives.'),
             Field::whole('code', 0, 65_535, 'The command code on the wire.')->nullable(),
             Field::flag('pinned', 'Whether the user fixed the code.'),
             Field::order(),

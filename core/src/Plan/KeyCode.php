@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /**
  * One code that a bought remote sends or a bought appliance obeys, as learned by pressing its keys: a protocol with
@@ -50,7 +50,7 @@ final readonly class KeyCode implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('nodeId', ThingKind::Node, 'The remote or appliance it belongs to.'),
+            Field::partOf('nodeId', ThingKind::Node, 'The remote or appliance it belongs to.'),
             Field::name(),
             Field::key('protocol', 'How it is sent, as the medium names it; "raw" while only timings are known.'),
             Field::whole('address', 0, 0xFFFF_FFFF, 'Which kind of device it is meant for.')->nullable(),
@@ -59,8 +59,8 @@ final readonly class KeyCode implements Thing
             Field::whole('carrierHz', 10_000, 1_000_000_000, 'The carrier it is sent on, hertz.')->nullable(),
             Field::longText('timings', 4_000, 'Marks and spaces in microseconds, mark first.'),
             Field::text('format', 200, 'How the bits are timed, for protocols that are described rather than named.')->nullable(),
-            Field::reference('controlId', ThingKind::Control, 'The key that sends it.')->nullable(),
-            Field::reference('outputId', ThingKind::Output, 'The function that obeys it.')->nullable(),
+            Field::mentions('controlId', ThingKind::Control, 'The key that sends it.'),
+            Field::mentions('outputId', ThingKind::Output, 'The function that obeys it.'),
             Field::choice('action', Action::class, 'What it makes that function do.')->nullable(),
             Field::order(),
             Field::whole('value', -10_000, 10_000, 'For a set: to which value. For a step: how far, up or down.')->nullable(),

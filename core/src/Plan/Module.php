@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A part added to a node's board: a radio, a relay bank, a button pad. */
 final readonly class Module implements Thing
@@ -30,7 +30,7 @@ final readonly class Module implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('nodeId', ThingKind::Node, 'The node it is part of.'),
+            Field::partOf('nodeId', ThingKind::Node, 'The node it is part of.'),
             Field::key('class', 'What class of module it is, a key of the catalogue.'),
             Field::name(),
             Field::choice('supply', SupplyFrom::class, 'Where it takes its current.')->nullable(),

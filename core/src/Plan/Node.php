@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 final readonly class Node implements Thing
 {
@@ -32,7 +32,7 @@ final readonly class Node implements Thing
             Field::id(),
             Field::name(),
             Field::choice('kind', NodeKind::class, 'What part it plays.'),
-            Field::reference('placeId', ThingKind::Place, 'Where it stands.')->nullable(),
+            Field::mentions('placeId', ThingKind::Place, 'Where it stands.'),
             Field::key('board', 'The class of its board, a key of the catalogue.')->nullable(),
             Field::order(),
             Field::note(),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Something that is switched. */
 final readonly class Output implements Thing
@@ -42,10 +42,10 @@ final readonly class Output implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('nodeId', ThingKind::Node, 'The node it is on.'),
+            Field::partOf('nodeId', ThingKind::Node, 'The node it is on.'),
             Field::name(),
             Field::choice('kind', OutputKind::class, 'What switches it.'),
-            Field::reference('moduleId', ThingKind::Module, 'The relay bank or lamp module that carries it.')->nullable(),
+            Field::mentions('moduleId', ThingKind::Module, 'The relay bank or lamp module that carries it.'),
             Field::text('channel', 24, 'Which channel of that module.')->nullable(),
             Field::flag('pinned', 'Whether the user fixed the channel.'),
             Field::longText('load', 200, 'What hangs on it, in the user\'s words.'),

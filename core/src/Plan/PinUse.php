@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** One terminal of a module, wired to one pin of its node's board. */
 final readonly class PinUse implements Thing
@@ -29,7 +29,7 @@ final readonly class PinUse implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('moduleId', ThingKind::Module, 'The module that is wired.'),
+            Field::partOf('moduleId', ThingKind::Module, 'The module that is wired.'),
             Field::text('terminal', 24, 'The terminal, as the module is marked.'),
             Field::text('pin', 24, 'The board pin, as the board is marked.'),
             Field::flag('pinned', 'Whether the user fixed it, so that Assign leaves it alone.'),

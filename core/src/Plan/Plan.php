@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Rundfunk\DerivedId;
+use Rundfunk\Shape\ListType;
 
 /**
  * The whole of a plan. It never changes: an edit makes another. Every check, proposal and export is a function of it.
@@ -22,9 +23,8 @@ final class Plan
 
     /**
      * @param  array<string, array<string, Thing>>  $things  by kind, then by id, in the plan's own order
-     * @param  self|null  $whole  the plan that this one is a part of
      */
-    public function __construct(public readonly Particulars $particulars, private readonly array $things, private readonly ?self $whole = null)
+    public function __construct(public readonly Particulars $particulars, private readonly array $things)
     {
     }
 
@@ -38,7 +38,7 @@ final class Plan
         return $this->things[$kind->value][$id] ?? null;
     }
 
-    /** @return string an id for something new, in a part as in the whole. It follows from what that is for, so that the same plan gets the same; where one of before has it already, from that too. */
+    /** @return string an id for something new. It follows from what that is for, so that the same plan gets the same; where one of before has it already, from that too. */
     public function newId(string ...$for): string
     {
         $id = DerivedId::of(...$for);
@@ -51,9 +51,6 @@ final class Plan
 
     private function holds(string $id): bool
     {
-        if ($this->whole !== null) {
-            return $this->whole->holds($id);
-        }
         foreach ($this->things as $things) {
             if (isset($things[$id])) {
                 return true;
@@ -69,6 +66,68 @@ final class Plan
         return $this->things[$kind->value] ?? [];
     }
 
+    /**
+     * Everything of one kind, in order.
+     *
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @return list<T>
+     */
+    public function of(string $class): array
+    {
+        $this->sorted[$class] ??= $this->sort($class);
+        /** @var list<T> $sorted */
+        $sorted = $this->sorted[$class];
+
+        return $sorted;
+    }
+
+    /**
+     * The things of one kind whose field holds an id. By the engine's own column reader, which is quicker than asking each.
+     *
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @param  string  $field  holds an id, or null for a thing that is in no group
+     * @return list<T>
+     */
+    public function having(string $class, string $field, string $id): array
+    {
+        $key = $class.' '.$field;
+        if (! isset($this->groups[$key])) {
+            $things = $this->things[$class::kind()->value] ?? [];
+            $this->groups[$key] = [];
+            /** @var string $group */
+            foreach (array_column($this->of($class), $field, 'id') as $thing => $group) {
+                $this->groups[$key][$group][] = $things[$thing];
+            }
+        }
+        /** @var list<T> $group */
+        $group = $this->groups[$key][$id] ?? [];
+
+        return $group;
+    }
+
+    /** @return list<Thing> those that refer to a thing by a tie */
+    public function referring(Tie $tie, string $id): array
+    {
+        if ($tie->inRecord === null && ! $tie->from->shape()->fields[$tie->field]->type instanceof ListType) {
+            return $this->having($tie->from->thing(), $tie->field, $id);
+        }
+        $key = "{$tie->from->value} {$tie->field} {$tie->inRecord}";
+        if (! isset($this->groups[$key])) {
+            $this->groups[$key] = [];
+            foreach ($this->of($tie->from->thing()) as $thing) {
+                foreach ($tie->ids($thing) as $other) {
+                    $this->groups[$key][$other][] = $thing;
+                }
+            }
+        }
+
+        return $this->groups[$key][$id] ?? [];
+    }
+
     public function count(): int
     {
         return array_sum(array_map(count(...), $this->things));
@@ -82,31 +141,31 @@ final class Plan
     /** @return list<Place> */
     public function places(): array
     {
-        return $this->ordered(Place::class);
+        return $this->of(Place::class);
     }
 
     /** @return list<Node> */
     public function nodes(): array
     {
-        return $this->ordered(Node::class);
+        return $this->of(Node::class);
     }
 
     /** @return list<Module> */
     public function modules(): array
     {
-        return $this->ordered(Module::class);
+        return $this->of(Module::class);
     }
 
     /** @return list<PinUse> */
     public function pinUses(): array
     {
-        return $this->ordered(PinUse::class);
+        return $this->of(PinUse::class);
     }
 
     /** @return list<Link> */
     public function links(): array
     {
-        return $this->ordered(Link::class);
+        return $this->of(Link::class);
     }
 
     /** @return list<Link> */
@@ -118,49 +177,49 @@ final class Plan
     /** @return list<Endpoint> */
     public function endpoints(): array
     {
-        return $this->ordered(Endpoint::class);
+        return $this->of(Endpoint::class);
     }
 
     /** @return list<Address> */
     public function addresses(): array
     {
-        return $this->ordered(Address::class);
+        return $this->of(Address::class);
     }
 
     /** @return list<Control> */
     public function controls(): array
     {
-        return $this->ordered(Control::class);
+        return $this->of(Control::class);
     }
 
     /** @return list<Output> */
     public function outputs(): array
     {
-        return $this->ordered(Output::class);
+        return $this->of(Output::class);
     }
 
     /** @return list<KeyCode> */
     public function keyCodes(): array
     {
-        return $this->ordered(KeyCode::class);
+        return $this->of(KeyCode::class);
     }
 
     /** @return list<Route> */
     public function routes(): array
     {
-        return $this->ordered(Route::class);
+        return $this->of(Route::class);
     }
 
     /** @return list<Hop> */
     public function hops(): array
     {
-        return $this->ordered(Hop::class);
+        return $this->of(Hop::class);
     }
 
     /** @return list<Acceptance> */
     public function acceptances(): array
     {
-        return $this->ordered(Acceptance::class);
+        return $this->of(Acceptance::class);
     }
 
     public function node(string $id): Node
@@ -201,97 +260,109 @@ final class Plan
     /** @return list<Module> */
     public function modulesOf(Node $node): array
     {
-        return $this->grouped(Module::class, 'nodeId', $node->id);
+        return $this->having(Module::class, 'nodeId', $node->id);
     }
 
     /** @return list<PinUse> */
     public function pinUsesOf(Module $module): array
     {
-        return $this->grouped(PinUse::class, 'moduleId', $module->id);
+        return $this->having(PinUse::class, 'moduleId', $module->id);
     }
 
     /** @return list<Endpoint> */
     public function endpointsOn(Link $link): array
     {
-        return $this->grouped(Endpoint::class, 'linkId', $link->id);
+        return $this->having(Endpoint::class, 'linkId', $link->id);
+    }
+
+    /** @return list<Endpoint> ends that send, if only now and then */
+    public function sendersOn(Link $link): array
+    {
+        return array_values(array_filter($this->endpointsOn($link), static fn (Endpoint $end): bool => $end->role->sends()));
+    }
+
+    /** @return list<Endpoint> ends that receive, if only now and then */
+    public function receiversOn(Link $link): array
+    {
+        return array_values(array_filter($this->endpointsOn($link), static fn (Endpoint $end): bool => $end->role->receives()));
     }
 
     /** @return list<Endpoint> */
     public function endpointsOf(Node $node): array
     {
-        return $this->grouped(Endpoint::class, 'nodeId', $node->id);
+        return $this->having(Endpoint::class, 'nodeId', $node->id);
     }
 
     /** @return list<Address> */
     public function addressesOf(Endpoint $endpoint): array
     {
-        return $this->grouped(Address::class, 'endpointId', $endpoint->id);
+        return $this->having(Address::class, 'endpointId', $endpoint->id);
     }
 
     /** @return list<Control> */
     public function controlsOf(Node $node): array
     {
-        return $this->grouped(Control::class, 'nodeId', $node->id);
+        return $this->having(Control::class, 'nodeId', $node->id);
     }
 
     /** @return list<Output> */
     public function outputsOf(Node $node): array
     {
-        return $this->grouped(Output::class, 'nodeId', $node->id);
+        return $this->having(Output::class, 'nodeId', $node->id);
     }
 
     /** @return list<KeyCode> */
     public function keyCodesOf(Node $node): array
     {
-        return $this->grouped(KeyCode::class, 'nodeId', $node->id);
+        return $this->having(KeyCode::class, 'nodeId', $node->id);
     }
 
     /** @return list<KeyCode> */
     public function keyCodesFrom(Control $control): array
     {
-        return $this->grouped(KeyCode::class, 'controlId', $control->id);
+        return $this->having(KeyCode::class, 'controlId', $control->id);
     }
 
     /** @return list<KeyCode> */
     public function keyCodesTo(Output $output): array
     {
-        return $this->grouped(KeyCode::class, 'outputId', $output->id);
+        return $this->having(KeyCode::class, 'outputId', $output->id);
     }
 
     /** @return list<Route> */
     public function routesFrom(Control $control): array
     {
-        return $this->grouped(Route::class, 'controlId', $control->id);
+        return $this->having(Route::class, 'controlId', $control->id);
     }
 
     /** @return list<Route> */
     public function routesTo(Output $output): array
     {
-        return $this->grouped(Route::class, 'outputId', $output->id);
+        return $this->having(Route::class, 'outputId', $output->id);
     }
 
     /** @return list<Hop> in the order they are travelled */
     public function hopsOf(Route $route): array
     {
-        return $this->grouped(Hop::class, 'routeId', $route->id);
+        return $this->having(Hop::class, 'routeId', $route->id);
     }
 
     /** @return list<Hop> both of whose ends are on the link */
     public function hopsOver(Link $link): array
     {
-        return $this->sound($this->grouped(Hop::class, 'linkId', $link->id));
+        return $this->sound($this->having(Hop::class, 'linkId', $link->id));
     }
 
     /** @return list<Hop> over the link that the end is on */
     public function hopsTo(Endpoint $endpoint): array
     {
-        return $this->sound($this->grouped(Hop::class, 'toId', $endpoint->id));
+        return $this->sound($this->having(Hop::class, 'toId', $endpoint->id));
     }
 
     /** @return list<Hop> over the link that the end is on */
     public function hopsFrom(Endpoint $endpoint): array
     {
-        return $this->sound($this->grouped(Hop::class, 'fromId', $endpoint->id));
+        return $this->sound($this->having(Hop::class, 'fromId', $endpoint->id));
     }
 
     /**
@@ -317,47 +388,6 @@ final class Plan
         $thing = $this->things[$class::kind()->value][$id] ?? null;
 
         return $thing instanceof $class ? $thing : throw NotInPlan::thing($class::kind(), $id);
-    }
-
-    /**
-     * @template T of Thing
-     *
-     * @param  class-string<T>  $class
-     * @return list<T>
-     */
-    private function ordered(string $class): array
-    {
-        $this->sorted[$class] ??= $this->sort($class);
-        /** @var list<T> $sorted */
-        $sorted = $this->sorted[$class];
-
-        return $sorted;
-    }
-
-    /**
-     * By the engine's own column reader, which is quicker than asking each thing.
-     *
-     * @template T of Thing
-     *
-     * @param  class-string<T>  $class
-     * @param  string  $field  holds an id, or null for a thing that is in no group
-     * @return list<T>
-     */
-    private function grouped(string $class, string $field, string $id): array
-    {
-        $key = $class.' '.$field;
-        if (! isset($this->groups[$key])) {
-            $things = $this->things[$class::kind()->value] ?? [];
-            $this->groups[$key] = [];
-            /** @var string $group */
-            foreach (array_column($this->ordered($class), $field, 'id') as $thing => $group) {
-                $this->groups[$key][$group][] = $things[$thing];
-            }
-        }
-        /** @var list<T> $group */
-        $group = $this->groups[$key][$id] ?? [];
-
-        return $group;
     }
 
     /**

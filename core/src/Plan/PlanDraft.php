@@ -42,10 +42,4 @@ final class PlanDraft
     {
         return new Plan($this->particulars, $this->things);
     }
-
-    /** A part of a plan, to be looked at alone. */
-    public function partOf(Plan $whole): Plan
-    {
-        return new Plan($this->particulars, $this->things, $whole);
-    }
 }

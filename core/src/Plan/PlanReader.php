@@ -6,8 +6,8 @@ namespace Rundfunk\Plan;
 
 use JsonException;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problems;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problems;
 
 /** Reads a plan file. All of it is checked first; a plan with anything wrong is refused whole, with every place named. */
 final readonly class PlanReader

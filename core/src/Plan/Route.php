@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** One control, one action, one output. A control that does several things has several routes. */
 final readonly class Route implements Thing
@@ -34,8 +34,8 @@ final readonly class Route implements Thing
     {
         return Shape::of(
             Field::id(),
-            Field::reference('controlId', ThingKind::Control, 'What is worked.'),
-            Field::reference('outputId', ThingKind::Output, 'What it works on.'),
+            Field::joins('controlId', ThingKind::Control, 'What is worked.'),
+            Field::joins('outputId', ThingKind::Output, 'What it works on.'),
             Field::choice('action', Action::class, 'What it does to it.'),
             Field::whole('pulseMs', 10, 3_600_000, 'For a pulse: how long, milliseconds.')->nullable(),
             Field::order(),

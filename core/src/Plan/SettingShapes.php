@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Rundfunk\Medium\Media;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Which shape a thing's settings obey: its kind's, or that of the medium it is on. */
 final readonly class SettingShapes

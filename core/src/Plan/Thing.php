@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Anything in a plan that has an id of its own. Things are immutable; an edit makes a new one. */
 interface Thing

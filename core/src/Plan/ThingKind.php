@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Shape;
 
 /** Every kind of thing a plan holds, in an order in which a thing refers only to kinds before its own. */
 enum ThingKind: string

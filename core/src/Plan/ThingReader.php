@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Plan;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Shape\Problems;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Values;
 
 /** Reads one thing from plain values, checking its fields, what it refers to and its medium's settings. */
 final readonly class ThingReader
@@ -58,11 +58,11 @@ final readonly class ThingReader
 
     private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems): void
     {
-        $values = $thing->values();
-        foreach ($thing::kind()->shape()->fields as $name => $field) {
-            $id = $values[$name] ?? null;
-            if ($field->refers !== null && is_string($id) && $draft->find($field->refers, $id) === null) {
-                $problems->add($place.'/'.$name, "names no {$field->refers->value} of this plan: \"{$id}\"");
+        foreach (Ties::of($thing::kind()) as $tie) {
+            foreach ($tie->ids($thing) as $id) {
+                if ($draft->find($tie->to, $id) === null) {
+                    $problems->add($place.'/'.$tie->field, "names no {$tie->to->value} of this plan: \"{$id}\"");
+                }
             }
         }
     }

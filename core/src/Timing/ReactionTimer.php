@@ -6,12 +6,12 @@ namespace Rundfunk\Timing;
 
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\TimesHops;
-use Rundfunk\Path\Paths;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Routes\Paths;
+use Rundfunk\Shape\Values;
 
 /** Adds up how long a route takes. The figures for programs' loops are common practice: a loop of up to 10 ms. */
 final class ReactionTimer

@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Assign;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposal;
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Severity;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Hop;
@@ -21,19 +18,15 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Routes\RouteNames;
 use Tests\Core\CoreTestCase;
 use Tests\Core\RandomEdits;
 
 final class AssignerTest extends CoreTestCase
 {
-    private static function assigner(): Assigner
-    {
-        return new Assigner(self::knowledge());
-    }
-
     public function test_linden_hollow_has_no_finding_above_advice_and_nothing_left_to_assign(): void
     {
-        $grave = array_filter((new Checker(self::knowledge()))->check(self::linden())->all(), static fn (Finding $finding): bool => $finding->severity !== Severity::Advice);
+        $grave = array_filter(self::checker()->check(self::linden())->all(), static fn (Finding $finding): bool => $finding->severity !== Severity::Advice);
         self::assertSame([], array_map(static fn (Finding $finding): string => $finding->title, $grave));
         self::assertSame([], self::assigner()->assign(self::linden())->proposals);
     }
@@ -47,7 +40,7 @@ final class AssignerTest extends CoreTestCase
 
     public function test_the_same_plan_gets_the_same_proposals(): void
     {
-        self::assertEquals(self::assigner()->assign(self::faulty()), self::assigner()->assign(FaultyOnPurpose::plan(self::knowledge())));
+        self::assertEquals(self::assigner()->assign(self::faulty()), self::assigner()->assign(FaultyOnPurpose::plan(self::assigner())));
     }
 
     public function test_every_proposal_has_a_reason_and_an_id_of_its_own(): void
@@ -84,7 +77,7 @@ final class AssignerTest extends CoreTestCase
                     $sketch->route("k{$number}", Action::Toggle, "o{$receiver}");
                 }
             }
-            $grave = array_filter((new Checker(self::knowledge()))->check($sketch->assigned())->all(), static fn (Finding $finding): bool => $finding->severity !== Severity::Advice);
+            $grave = array_filter(self::checker()->check($sketch->assigned())->all(), static fn (Finding $finding): bool => $finding->severity !== Severity::Advice);
             self::assertSame([], array_map(static fn (Finding $finding): string => $finding->title, array_values($grave)), "round {$round}");
         }
     }
@@ -158,7 +151,7 @@ final class AssignerTest extends CoreTestCase
     #[DataProvider('seeds')]
     public function test_a_plan_in_any_state_can_be_assigned_once_and_for_all(int $seed): void
     {
-        $assigner = new Assigner(self::knowledge());
+        $assigner = self::assigner();
         foreach ([self::linden(), self::faulty(), self::farms()] as $plan) {
             $edits = new RandomEdits($seed, self::knowledge());
             for ($edit = 0; $edit < 60; $edit++) {

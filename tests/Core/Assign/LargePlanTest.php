@@ -6,8 +6,6 @@ namespace Tests\Core\Assign;
 
 use function largePlan;
 
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
@@ -20,12 +18,12 @@ final class LargePlanTest extends CoreTestCase
 {
     public function test_it_holds_every_medium_and_is_sound_when_it_has_been_assigned(): void
     {
-        $plan = (new Assigner(self::knowledge()))->assign(largePlan(70, self::knowledge()))->plan;
+        $plan = self::assigner()->assign(largePlan(70, self::assigner()))->plan;
         self::assertCount(70, $plan->nodes());
         self::assertCount(700, $plan->routes());
         self::assertCount(5, array_unique(array_map(static fn (Link $link): string => $link->medium, $plan->links())));
         self::assertCount(700, array_filter($plan->hops(), static fn (Hop $hop): bool => $hop->toId !== $hop->fromId));
-        $rules = array_map(static fn (Finding $finding): string => $finding->rule, (new Checker(self::knowledge()))->check($plan)->all());
+        $rules = array_map(static fn (Finding $finding): string => $finding->rule(), self::checker()->check($plan)->all());
         // A keyed sender has fifteen codes, so that five lamps of its group stay dark.
         self::assertSame(['output-undriven'], array_values(array_unique($rules)));
         self::assertCount(5, $rules);

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Assign;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposal;
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Plan\Plan;
 use Tests\Core\CoreTestCase;
@@ -39,7 +37,7 @@ final class RandomPlansTest extends CoreTestCase
     {
         $plan = $name === 'linden' ? self::linden() : self::faulty();
         $edits = new RandomEdits($seed, self::knowledge(), true);
-        $assigner = new Assigner(self::knowledge());
+        $assigner = self::assigner();
         for ($done = 1; $done <= 30;) {
             $edited = $edits->next($plan);
             if ($edited === null) {
@@ -58,8 +56,8 @@ final class RandomPlansTest extends CoreTestCase
     /** @return list<string> */
     private static function ownFaults(Plan $plan): array
     {
-        $found = array_filter((new Checker(self::knowledge()))->check($plan)->all(), static fn (Finding $finding): bool => in_array($finding->rule, self::OWN, true));
+        $found = array_filter(self::checker()->check($plan)->all(), static fn (Finding $finding): bool => in_array($finding->rule(), self::OWN, true));
 
-        return array_values(array_map(static fn (Finding $finding): string => "{$finding->rule} at {$finding->at->id}", $found));
+        return array_values(array_map(static fn (Finding $finding): string => "{$finding->rule()} at {$finding->at->id}", $found));
     }
 }

@@ -296,7 +296,7 @@ final class StepsTest extends CoreTestCase
 
     public function test_addresses_of_two_households_differ(): void
     {
-        $address = static fn (string $seed): ?string => (new Sketch($seed, 'Home', self::knowledge()))
+        $address = static fn (string $seed): ?string => (new Sketch($seed, 'Home', self::assigner()))
             ->node('n', 'N', NodeKind::Controller, null, null)
             ->link('l', 'Air', 'packet-radio')
             ->join('l', 'n', Role::Receives)

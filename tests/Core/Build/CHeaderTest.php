@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Build;
 
-use Rundfunk\Assign\Assigner;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Frame\FrameCodec;
 use Rundfunk\Medium\FramesMessages;
@@ -39,7 +38,7 @@ final class CHeaderTest extends CoreTestCase
     public function test_every_header_of_both_demos_compiles_without_a_warning(): void
     {
         $sources = [];
-        foreach ([self::linden(), (new Assigner(self::knowledge()))->assign(self::faulty())->plan] as $plan) {
+        foreach ([self::linden(), self::assigner()->assign(self::faulty())->plan] as $plan) {
             foreach ($plan->nodes() as $node) {
                 $name = 'node'.count($sources);
                 file_put_contents("{$this->folder}/{$name}.h", (new CHeader(self::knowledge()))->write($plan, $node));

@@ -13,10 +13,10 @@ use Rundfunk\Calculator\DrawsCurve;
 use Rundfunk\Calculator\FitsPlans;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shipped;
 use Tests\Core\CoreTestCase;
 
 /** The calculators against published figures, and against what they say of themselves. */
@@ -237,7 +237,7 @@ final class CalculatorsTest extends CoreTestCase
         if ($destination->of === ThingKind::KeyCode) {
             return ThingKind::KeyCode->shape();
         }
-        $medium = Knowledge::shipped()->media->named($destination->medium);
+        $medium = Shipped::knowledge()->media->named($destination->medium);
 
         return $destination->of === ThingKind::Link ? $medium->linkSettings() : $medium->endpointSettings();
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Check;
 
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
@@ -16,7 +15,7 @@ final class CheckerTest extends CoreTestCase
 {
     public function test_faulty_on_purpose_has_an_example_of_every_rule(): void
     {
-        foreach ((new Checker(self::knowledge()))->check(self::faulty())->byRule() as $rule => $findings) {
+        foreach (self::checker()->check(self::faulty())->byRule() as $rule => $findings) {
             self::assertNotSame([], $findings, $rule);
         }
     }
@@ -24,7 +23,7 @@ final class CheckerTest extends CoreTestCase
     public function test_every_finding_says_where_why_and_what_to_do_and_has_an_id_of_its_own(): void
     {
         $ids = [];
-        foreach ((new Checker(self::knowledge()))->check(self::faulty())->all() as $finding) {
+        foreach (self::checker()->check(self::faulty())->all() as $finding) {
             self::assertNotSame('', $finding->at->where);
             self::assertGreaterThan(20, strlen($finding->detail), $finding->title);
             self::assertGreaterThan(5, strlen($finding->remedy), $finding->title);
@@ -36,7 +35,7 @@ final class CheckerTest extends CoreTestCase
 
     public function test_every_fix_applies_and_takes_its_finding_away(): void
     {
-        $checker = new Checker(self::knowledge());
+        $checker = self::checker();
         $fixes = 0;
         $before = $checker->check(self::faulty());
         foreach ($before->all() as $finding) {
@@ -54,7 +53,7 @@ final class CheckerTest extends CoreTestCase
     /** The shortcut after an edit must never differ from a full check. */
     public function test_a_recheck_gives_the_same_list_as_a_full_check(): void
     {
-        $checker = new Checker(self::knowledge());
+        $checker = self::checker();
         $editor = new Editor(self::knowledge());
         foreach ([self::linden(), self::faulty(), self::farms()] as $plan) {
             $before = $checker->check($plan);
@@ -82,10 +81,10 @@ final class CheckerTest extends CoreTestCase
     public function test_an_accepted_finding_stays_listed_and_no_longer_counts(): void
     {
         $plan = self::linden();
-        $findings = (new Checker(self::knowledge()))->check($plan);
+        $findings = self::checker()->check($plan);
         $finding = $findings->all()[0];
         $accepted = (new Editor(self::knowledge()))->apply($plan, [Operation::add(new Acceptance('01ARZ3NDEKTSV4RRFFQ69G5FAV', $finding->id(), 'I have a licence'))])->plan;
-        $after = (new Checker(self::knowledge()))->check($accepted);
+        $after = self::checker()->check($accepted);
         self::assertEquals($findings->all(), $after->all());
         self::assertCount(count($findings->all()) - 1, $after->open($accepted));
     }

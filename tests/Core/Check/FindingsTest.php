@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Check;
 
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
@@ -21,7 +18,7 @@ final class FindingsTest extends CoreTestCase
 {
     private static function checked(Plan $plan): Findings
     {
-        return (new Checker(self::knowledge()))->check($plan);
+        return self::checker()->check($plan);
     }
 
     public function test_the_gravest_come_first(): void
@@ -44,7 +41,7 @@ final class FindingsTest extends CoreTestCase
     public function test_an_id_does_not_depend_on_the_order_of_what_it_is_about(): void
     {
         $node = self::linden()->nodes()[0];
-        $finding = static fn (string ...$about): Finding => new Finding('rule', Severity::Advice, 'T', Subject::of($node, 'N'), [], 'D', 'R', null, array_values($about));
+        $finding = static fn (string ...$about): Finding => Finding::advice('T', Spot::of($node, 'N'), 'D', 'R', about: array_values($about));
         self::assertSame($finding('a', 'b')->id(), $finding('b', 'a')->id());
         self::assertNotSame($finding('a', 'b')->id(), $finding('a', 'c')->id());
     }
@@ -66,7 +63,7 @@ final class FindingsTest extends CoreTestCase
         foreach (self::checked($plan)->all() as $finding) {
             $words = [...$words, $finding->title, $finding->detail, $finding->remedy, $finding->at->where, $finding->fix->label ?? ''];
         }
-        foreach ((new Assigner(self::knowledge()))->assign($plan)->proposals as $proposal) {
+        foreach (self::assigner()->assign($plan)->proposals as $proposal) {
             $words = [...$words, $proposal->what, $proposal->after, $proposal->reason];
         }
         self::assertSame([], preg_grep('/[0-7][0-9A-HJKMNP-TV-Z]{25}/', $words));

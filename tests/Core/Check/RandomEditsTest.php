@@ -7,7 +7,6 @@ namespace Tests\Core\Check;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
-use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Overview\Views;
@@ -41,7 +40,7 @@ final class RandomEditsTest extends CoreTestCase
             default => self::farms(),
         };
         $edits = new RandomEdits($seed, self::knowledge(), $tidy);
-        $checker = new Checker(self::knowledge());
+        $checker = self::checker();
         $findings = $checker->check($plan);
         $views = self::keyed(Views::of($plan, self::knowledge()));
         for ($done = 0; $done < self::EDITS;) {
@@ -70,7 +69,7 @@ final class RandomEditsTest extends CoreTestCase
         for ($done = 0; $done < self::EDITS; $done++) {
             $plan = $edits->next($plan)->plan ?? $plan;
         }
-        $checker = new Checker(self::knowledge());
+        $checker = self::checker();
         $findings = $checker->check($plan);
         foreach ($findings->all() as $finding) {
             if ($finding->fix !== null) {

@@ -7,7 +7,6 @@ namespace Tests\Core\Console;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Calculators;
-use Rundfunk\Check\Checker;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
 use Symfony\Component\Process\Process;
@@ -57,7 +56,7 @@ final class DeskTest extends CoreTestCase
     {
         [, $output] = $this->rundfunk('check', 'faulty.json', '--format=json');
         $findings = json_decode($output, true, 16, JSON_THROW_ON_ERROR)['findings'];
-        self::assertCount(count((new Checker(self::knowledge()))->check(self::faulty())->all()), $findings);
+        self::assertCount(count(self::checker()->check(self::faulty())->all()), $findings);
         foreach (['rule', 'severity', 'title', 'at', 'numbers', 'detail', 'remedy'] as $key) {
             self::assertArrayHasKey($key, $findings[0]);
         }
@@ -69,7 +68,7 @@ final class DeskTest extends CoreTestCase
         self::assertSame(0, $code);
         self::assertNotSame([], json_decode($output, true, 32, JSON_THROW_ON_ERROR)['proposals']);
         $better = (new PlanReader(self::knowledge()))->read((string) file_get_contents($this->folder.'/better.json'));
-        $checker = new Checker(self::knowledge());
+        $checker = self::checker();
         self::assertLessThan(count($checker->check(self::faulty())->all()), count($checker->check($better)->all()));
     }
 

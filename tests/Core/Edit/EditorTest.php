@@ -9,8 +9,8 @@ use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanWriter;
-use Rundfunk\Plan\Shape\PlanRefused;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\PlanRefused;
 use Tests\Core\CoreTestCase;
 
 final class EditorTest extends CoreTestCase

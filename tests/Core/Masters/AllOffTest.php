@@ -17,7 +17,7 @@ final class AllOffTest extends CoreTestCase
 {
     public function test_it_reaches_what_can_be_put_on_and_nothing_else(): void
     {
-        $plan = (new Sketch('all-off', 'All off', self::knowledge(), 'eu'))
+        $plan = (new Sketch('all-off', 'All off', self::assigner(), 'eu'))
             ->node('board', 'Board', NodeKind::Controller, null, null)
             ->node('phone', 'Phone', NodeKind::Phone, null, null)
             ->control('key', 'board', 'Key')

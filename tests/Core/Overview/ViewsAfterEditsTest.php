@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Overview;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Overview\Views;
@@ -65,7 +64,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
             ->control('f', 'far', 'Key')->output('g', 'farther', 'Lamp')->route('f', Action::On, 'g')->hop('f g on', 'm', 'far', 'farther', null);
         $plan = $sketch->assigned();
         $edited = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::Output, $sketch->id('o'), ['name' => 'Other'])]);
-        $after = Views::after($edited, (new Checker(self::knowledge()))->check($edited->plan), self::knowledge());
+        $after = Views::after($edited, self::checker()->check($edited->plan), self::knowledge());
         self::assertSame([$sketch->id('hand'), $sketch->id('board')], array_column($after['pinTables']['put'], 'nodeId'));
         self::assertCount(1, $after['routes']['put']);
         self::assertSame([$sketch->id('l')], array_column($after['panels']['put'], 'linkId'));
@@ -103,7 +102,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
     {
         $edited = (new Editor(self::knowledge()))->apply($plan, [$operation]);
         $expected = Views::of($edited->plan, self::knowledge());
-        foreach (Views::after($edited, (new Checker(self::knowledge()))->check($edited->plan), self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
+        foreach (Views::after($edited, self::checker()->check($edited->plan), self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
             $key = Views::KEYS[$list];
             $merged = array_diff_key(array_column($before[$list], null, $key), array_flip($gone));
             $merged = [...$merged, ...array_column($put, null, $key)];

@@ -8,7 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
-use Rundfunk\Plan\Shape\PlanRefused;
+use Rundfunk\Shape\PlanRefused;
 use Tests\Core\CoreTestCase;
 
 final class PlanReaderTest extends CoreTestCase

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Problem;
-use Rundfunk\Plan\Shape\Problems;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Problem;
+use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 use Tests\Core\CoreTestCase;
 
 /** Field by field: what is taken, what is refused, and what is said. */
@@ -138,7 +138,7 @@ final class ShapeTest extends CoreTestCase
         foreach (ThingKind::cases() as $kind) {
             foreach ($kind->shape()->fields as $field) {
                 if ($field->refers !== null) {
-                    self::assertContains($field->refers, $before, "{$kind->value} {$field->name}");
+                    self::assertContains(ThingKind::from($field->refers->kind), $before, "{$kind->value} {$field->name}");
                 }
             }
             $before[] = $kind;

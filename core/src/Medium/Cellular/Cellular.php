@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Check\HasRules;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
 use Rundfunk\Medium\Cellular\Rule\CallOpens;
@@ -30,11 +32,9 @@ use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\ExportsFiles;
 use Rundfunk\Medium\HasAddresses;
-use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\Proposes;
 use Rundfunk\Medium\SaysCommands;
 use Rundfunk\Medium\TimesHops;
 use Rundfunk\Medium\WritesC;
@@ -47,9 +47,9 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Calls and texts over a mobile network: phones on one side, modems of ours on the other. */
 final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles, HasAddresses, HasRules, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC

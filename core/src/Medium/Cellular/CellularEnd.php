@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Plan\Endpoint;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** The settings of one end of a cellular link, with their types. */
 final readonly class CellularEnd

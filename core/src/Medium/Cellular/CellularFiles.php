@@ -9,11 +9,11 @@ use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Artefact;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\RouteNames;
 
 /** For a modem's node the dialogue and the list; for a phone's owner a card of what to call and text. */
 final readonly class CellularFiles

@@ -8,11 +8,11 @@ use Rundfunk\Build\CNames;
 use Rundfunk\Build\UniqueNames;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Medium\Define;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Routes\RouteNames;
+use Rundfunk\Shape\Values;
 
 /** What a node's program must know of its modem: the list, the words, the dialogue. Secrets are put in when it is flashed. */
 final readonly class CellularHeader

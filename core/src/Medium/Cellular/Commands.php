@@ -14,7 +14,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** What phones ask of a modem. */
 final readonly class Commands
@@ -29,6 +29,22 @@ final readonly class Commands
         }
 
         return $commands;
+    }
+
+    /** Whether what a control does gets to a modem of ours. */
+    public static function reachModem(Plan $plan, Control $control): bool
+    {
+        foreach ($plan->routesFrom($control) as $route) {
+            foreach ($plan->hopsOf($route) as $hop) {
+                $end = $plan->endpoint($hop->toId);
+                $link = $plan->link($hop->linkId);
+                if ($link->medium === Cellular::KEY && $end->linkId === $link->id && $plan->endpoint($hop->fromId)->linkId === $link->id && ! $plan->node($end->nodeId)->kind->isBought()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** The command word of a text, as it is compared: capitals, single blanks. */

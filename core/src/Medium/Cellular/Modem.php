@@ -11,7 +11,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** A node's end of a cellular link with the modem that serves it. */
 final readonly class Modem

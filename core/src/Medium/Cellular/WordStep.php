@@ -8,16 +8,16 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Build\CNames;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Routes\RouteNames;
 
 /** The command word of each text: what it does, said so that no word begins or contains another. */
 final readonly class WordStep implements Step
@@ -50,7 +50,7 @@ final readonly class WordStep implements Step
                 $node = $plan->node($control->nodeId);
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($control, "{$node->name}, {$control->name}", 'word'),
+                    Spot::of($control, "{$node->name}, {$control->name}", 'word'),
                     "Command word of {$node->name} · {$control->name}",
                     null,
                     $word,

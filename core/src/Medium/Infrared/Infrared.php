@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Check\HasRules;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\CodeSet;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\ExportsFiles;
-use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\Infrared\Rule\CarrierOff;
 use Rundfunk\Medium\Infrared\Rule\CodeUnknown;
 use Rundfunk\Medium\Infrared\Rule\EmittersTogether;
@@ -33,7 +34,6 @@ use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\Proposes;
 use Rundfunk\Medium\SaysCommands;
 use Rundfunk\Medium\TimesHops;
 use Rundfunk\Medium\WritesC;
@@ -45,9 +45,9 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** Infrared within one room: bought remotes, appliances and toys, and our own emitters and receivers. */
 final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LaysOutSets, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC

@@ -7,10 +7,10 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** How far apart an emitter's sends must be. */
@@ -37,7 +37,7 @@ final readonly class IntervalStep implements Step
                 }
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'intervalMs'),
+                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'intervalMs'),
                     "Interval of {$node->name} on {$link->name}",
                     $now === null ? null : "{$now} ms",
                     "{$least} ms",

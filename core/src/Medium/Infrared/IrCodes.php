@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\OutOfRange;
 use Rundfunk\Plan\KeyCode;
-use Rundfunk\Plan\Plan;
 use Rundfunk\Signal\Signal;
 use Rundfunk\Signal\TimingDistance;
 

@@ -11,7 +11,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** One of our own emitters: its settings, and what drives it. */
 final readonly class IrEmitter

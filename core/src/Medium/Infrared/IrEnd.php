@@ -7,9 +7,9 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\Electrical\LedResistor;
 use Rundfunk\OutOfRange;
 use Rundfunk\Plan\Endpoint;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** The settings of one end of an infrared link, with their types. */
 final readonly class IrEnd

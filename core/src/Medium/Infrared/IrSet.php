@@ -13,12 +13,12 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\ValueSpan;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A set of toys or appliances: the address counts with the channel, the command with the function and the value. */
 final readonly class IrSet

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Check\HasRules;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\DescribesEnds;
 use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\ExportsFiles;
 use Rundfunk\Medium\HasAddresses;
-use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\Ip\Rule\AddressHandedOut;
 use Rundfunk\Medium\Ip\Rule\AddressMissing;
 use Rundfunk\Medium\Ip\Rule\AddressOutside;
@@ -29,7 +30,6 @@ use Rundfunk\Medium\Ip\Step\ClientStep;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\Proposes;
 use Rundfunk\Medium\PublishesReadings;
 use Rundfunk\Medium\SaysCommands;
 use Rundfunk\Medium\TimesHops;
@@ -39,7 +39,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
 

@@ -8,7 +8,7 @@ use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** Who is on an IP link, and under which address. */
 final readonly class IpEnds

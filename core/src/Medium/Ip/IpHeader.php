@@ -7,9 +7,9 @@ namespace Rundfunk\Medium\Ip;
 use Rundfunk\Build\CNames;
 use Rundfunk\Build\UniqueNames;
 use Rundfunk\Medium\Define;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\RouteNames;
 
 final readonly class IpHeader
 {

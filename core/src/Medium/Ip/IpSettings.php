@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip;
 
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** An IP link's settings, with their types. */
 final readonly class IpSettings

@@ -7,7 +7,7 @@ namespace Rundfunk\Medium\Ip;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** A node as a Thing that others can read. Source: W3C Web of Things Thing Description 1.1, with forms for MQTT. */
 final readonly class ThingDescription

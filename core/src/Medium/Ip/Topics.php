@@ -12,7 +12,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** Every topic of a link: command and state of each output, each reading, and the presence of each node. */
 final readonly class Topics

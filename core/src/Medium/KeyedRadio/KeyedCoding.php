@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
-use Rundfunk\Signal\Bits;
-
 /** How a press is put on the air. */
 enum KeyedCoding: string
 {

@@ -8,9 +8,9 @@ use Rundfunk\Build\CNames;
 use Rundfunk\Build\UniqueNames;
 use Rundfunk\Medium\Define;
 use Rundfunk\Medium\LearnedCodes;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\RouteNames;
 
 final readonly class KeyedHeader
 {

@@ -14,7 +14,7 @@ use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 /** The figures of a press: a frame to scale, how often it comes, the band it is in, and what each end sends and hears. */
 final readonly class KeyedPanel

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Check\HasRules;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\CodeRange;
@@ -12,7 +14,6 @@ use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\ExportsFiles;
 use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Medium\HasAddresses;
-use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\KeyedRadio\Rule\AntennaOff;
 use Rundfunk\Medium\KeyedRadio\Rule\CodesCollide;
 use Rundfunk\Medium\KeyedRadio\Rule\CodeUnknown;
@@ -34,7 +35,6 @@ use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\Proposes;
 use Rundfunk\Medium\SaysCommands;
 use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
@@ -45,7 +45,7 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio;
 
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Propagation\QuarterWave;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A keyed-radio link's settings, with their types. */
 final readonly class KeyedSettings

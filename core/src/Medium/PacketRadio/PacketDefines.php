@@ -8,7 +8,7 @@ use Rundfunk\Build\CNames;
 use Rundfunk\Medium\Define;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 
 final readonly class PacketDefines
 {

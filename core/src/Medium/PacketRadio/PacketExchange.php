@@ -6,7 +6,7 @@ namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Values;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Check\HasRules;
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\CodeRange;
@@ -12,7 +14,6 @@ use Rundfunk\Medium\DrawsPanel;
 use Rundfunk\Medium\FramesMessages;
 use Rundfunk\Medium\HandsOutCodes;
 use Rundfunk\Medium\HasAddresses;
-use Rundfunk\Medium\HasRules;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
@@ -38,7 +39,6 @@ use Rundfunk\Medium\PacketRadio\Step\AddressStep;
 use Rundfunk\Medium\PacketRadio\Step\LinkChannelStep;
 use Rundfunk\Medium\PacketRadio\Step\PayloadStep;
 use Rundfunk\Medium\PacketRadio\Step\RetryDelayStep;
-use Rundfunk\Medium\Proposes;
 use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
@@ -46,7 +46,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\Shape;
+use Rundfunk\Shape\Shape;
 
 /** 2.4 GHz packet radio: a transceiver of 126 channels with addresses, check sums and acknowledges done in hardware. */
 final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMessages, HandsOutCodes, HasAddresses, HasRules, MarksStops, Medium, Proposes, TimesHops

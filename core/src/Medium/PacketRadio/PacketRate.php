@@ -18,6 +18,9 @@ enum PacketRate: int
         return $this === self::Kbps2000 ? 2 : 1;
     }
 
+    /** The widest of {@see spacingChannels}. */
+    public const WIDEST_SPACING = 4;
+
     /** How far apart two of the plan's own links should be, channels. */
     public function spacingChannels(): int
     {

@@ -6,9 +6,9 @@ namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Shape\Field;
-use Rundfunk\Plan\Shape\Shape;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Shape\Field;
+use Rundfunk\Shape\Shape;
+use Rundfunk\Shape\Values;
 
 /** A packet-radio link's settings, with their types. */
 final readonly class PacketSettings

@@ -191,6 +191,6 @@ final class InfraredRulesTest extends CoreTestCase
             ->node('one', 'One', NodeKind::Controller, null, '8bit-5v-20io')->node('fan', 'Fan', NodeKind::Fixture, null, null)->node('two', 'Two', NodeKind::Controller, null, '8bit-5v-20io')
             ->join('a', 'one', Role::Both)->join('a', 'fan', Role::Both)->join('b', 'fan', Role::Both)->join('b', 'two', Role::Both)
             ->control('push', 'one', 'Push')->output('lamp', 'two', 'Lamp')->route('push', Action::On, 'lamp')->plan();
-        self::assertNull((new \Rundfunk\Path\Paths($plan))->propose($plan->routes()[0]));
+        self::assertNull((new \Rundfunk\Routes\Paths($plan))->propose($plan->routes()[0]));
     }
 }

@@ -21,10 +21,10 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\Shape\PlanRefused;
-use Rundfunk\Plan\Shape\Problems;
-use Rundfunk\Plan\Shape\Values;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Values;
 use Tests\Core\CoreTestCase;
 
 /** Sets of toys: laid out, filled in, told apart. */

@@ -7,6 +7,7 @@ namespace Tests\Core\Medium\KeyedRadio;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
@@ -142,7 +143,7 @@ final class KeyedRulesTest extends CoreTestCase
         self::assertSame(['A', 'B'], array_map(KeyedCodes::button(...), $plan->keyCodes()));
         self::assertSame(164, $plan->endpointsOn($plan->links()[0])[0]->settings['antennaMm']);
         foreach ((new KeyedRadio)->rules() as $rule) {
-            self::assertSame([], self::found($plan, $rule->key()), $rule->key());
+            self::assertSame([], self::found($plan, Finds::of($rule)->key), $rule::class);
         }
     }
 }

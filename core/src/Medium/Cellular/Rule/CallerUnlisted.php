@@ -4,42 +4,38 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\CellularEnd;
-use Rundfunk\Plan\Plan;
 
 /** Somebody is to call or text, and the modem does not obey them. */
-final readonly class CallerUnlisted extends CellularRule implements LooksNearby
+#[Finds('cell-caller-unlisted', Step::Routes)]
+final readonly class CallerUnlisted implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'cell-caller-unlisted';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
+        if ($end->node->kind->isBought() || CellularEnd::of($end->endpoint)->obeysAnyone) {
+            return;
+        }
         $seen = [];
-        foreach (self::commands($plan, $knowledge) as ['modem' => $modem, 'hop' => $hop]) {
-            $endpoint = $plan->endpoint($hop->fromId);
-            if ($modem->end->obeysAnyone || CellularEnd::of($endpoint)->listed || isset($seen["{$endpoint->id} {$modem->endpoint->id}"])) {
+        foreach ($look->plan->hopsTo($end->endpoint) as $hop) {
+            $caller = $look->end($look->plan->endpoint($hop->fromId));
+            if (CellularEnd::of($caller->endpoint)->listed || isset($seen[$caller->endpoint->id])) {
                 continue;
             }
-            $seen["{$endpoint->id} {$modem->endpoint->id}"] = true;
-            $name = $plan->node($endpoint->nodeId)->name;
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "{$modem->node->name} does not obey {$name}",
-                Subject::of($endpoint, "{$name} on {$modem->link->name}", 'listed'),
-                [],
+            $seen[$caller->endpoint->id] = true;
+            yield Finding::fault(
+                "{$end->node->name} does not obey {$caller->node->name}",
+                $caller->at('listed'),
                 'It obeys those on its list only, and this one is not on it: the call rings out, the text is thrown away.',
                 'Put the phone on the list, if that is what you want.',
-                self::setEnd($endpoint, "Let it obey {$name}", ['listed' => true]),
-                [$endpoint->id, $modem->endpoint->id],
+                Fix::settings("Let it obey {$caller->node->name}", $caller->endpoint, ['listed' => true]),
+                about: [$caller->endpoint->id, $end->endpoint->id],
             );
         }
     }

@@ -4,36 +4,33 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Modem;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
-final readonly class NetworkClosing extends CellularRule implements LooksNearby
+#[Finds('cell-network-closing', Step::Links)]
+final readonly class NetworkClosing implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'cell-network-closing';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (Modem::all($plan, $knowledge->catalogue) as $modem) {
-            if ($modem->figures->textOrNull('generation') !== '2g') {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Advice,
-                "{$modem->node->name} lives on a network that is being closed",
-                Subject::of($modem->endpoint, $modem->where(), 'moduleId'),
-                [],
-                '2G is switched off country by country; on that day it goes silent, without a message.',
-                'Ask your operator how long it stays; an LTE modem lasts longer.',
-            );
+        $modem = Modem::of($look->plan, $end->endpoint, $look->catalogue);
+        if ($modem === null) {
+            return [];
         }
+        if ($modem->figures->textOrNull('generation') !== '2g') {
+            return [];
+        }
+
+        return [Finding::advice(
+            "{$modem->node->name} lives on a network that is being closed",
+            Spot::of($modem->endpoint, $modem->where(), 'moduleId'),
+            '2G is switched off country by country; on that day it goes silent, without a message.',
+            'Ask your operator how long it stays; an LTE modem lasts longer.',
+        )];
     }
 }

@@ -4,42 +4,34 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
+use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Commands;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** A text that is not answered: whoever sent it does not know what is so. */
-final readonly class NoAnswer extends CellularRule implements LooksNearby
+#[Finds('cell-no-answer', Step::Routes)]
+final readonly class NoAnswer implements ControlRule
 {
-    public function key(): string
+    public function check(Control $control, Look $look): iterable
     {
-        return 'cell-no-answer';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        $seen = [];
-        foreach (self::commands($plan, $knowledge) as ['control' => $control]) {
-            if ($control->kind !== ControlKind::Text || Commands::answers($control) || isset($seen[$control->id])) {
-                continue;
-            }
-            $seen[$control->id] = true;
-            $node = $plan->node($control->nodeId);
-            yield new Finding(
-                $this->key(),
-                Severity::Advice,
-                "Nothing answers {$control->name} of {$node->name}",
-                Subject::of($control, "{$node->name}, {$control->name}", 'reply'),
-                [],
-                'Lost, late and obeyed look the same from the phone.',
-                'Let it answer with the state afterwards, not with what was asked.',
-                self::setControl($control, 'Let it answer', ['reply' => true]),
-            );
+        if ($control->kind !== ControlKind::Text || Commands::answers($control) || ! Commands::reachModem($look->plan, $control)) {
+            return [];
         }
+        $node = $look->plan->node($control->nodeId);
+
+        return [Finding::advice(
+            "Nothing answers {$control->name} of {$node->name}",
+            Spot::of($control, "{$node->name}, {$control->name}", 'reply'),
+            'Lost, late and obeyed look the same from the phone.',
+            'Let it answer with the state afterwards, not with what was asked.',
+            Fix::settings('Let it answer', $control, ['reply' => true]),
+        )];
     }
 }

@@ -5,44 +5,35 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Commands;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\NodeKind;
 
 /** Two phones with one number. */
-final readonly class NumberShared extends CellularRule implements LooksNearby
+#[Finds('cell-number-shared', Step::Links)]
+final readonly class NumberShared implements LinkRule
 {
-    public function key(): string
-    {
-        return 'cell-number-shared';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    public function check(Link $link, Look $look): iterable
     {
         $first = [];
-        foreach (self::phones($plan) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node]) {
-            $number = Commands::number($plan, $endpoint)?->e164;
-            $key = "{$link->id} {$number}";
-            $other = $number === null ? null : $first[$key] ?? null;
-            if ($number !== null) {
-                $first[$key] ??= ['endpoint' => $endpoint, 'node' => $node];
-            }
-            if ($other === null) {
+        foreach ($look->plan->endpointsOn($link) as $endpoint) {
+            $end = $look->end($endpoint);
+            $number = $end->node->kind === NodeKind::Phone ? Commands::number($look->plan, $endpoint)?->e164 : null;
+            $other = $number === null ? $end : $first[$number] ??= $end;
+            if ($other === $end) {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "{$other['node']->name} and {$node->name} have one number",
-                Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
-                ['number' => $number],
+            yield Finding::fault(
+                "{$other->node->name} and {$end->node->name} have one number",
+                $end->at('address'),
                 'The modem knows callers by their number alone; it would take the one for the other.',
                 'One of them was typed wrongly, or they are one phone.',
-                null,
-                [$other['endpoint']->id, $endpoint->id],
+                numbers: ['number' => $number],
+                about: [$other->endpoint->id, $endpoint->id],
             );
         }
     }

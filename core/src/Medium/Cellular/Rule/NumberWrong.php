@@ -4,40 +4,34 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Commands;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\NodeKind;
 
 /** A phone without a number, or with one that cannot be. */
-final readonly class NumberWrong extends CellularRule implements LooksNearby
+#[Finds('cell-number-wrong', Step::Links)]
+final readonly class NumberWrong implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'cell-number-wrong';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::phones($plan) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node]) {
-            $address = $plan->addressesOf($endpoint)[0] ?? null;
-            $number = Commands::number($plan, $endpoint);
-            if ($number?->e164 !== null && $number->valid) {
-                continue;
-            }
-            $none = $address?->value === null;
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                $none ? "{$node->name} has no number yet" : "{$address->value} is no telephone number",
-                Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
-                ['number' => (string) $address?->value, 'e164' => (string) $number?->e164],
-                $none ? 'The modem can neither know its calls nor answer it.' : 'Neither here nor abroad is there a number of that form: no caller will ever match it.',
-                'Write it with its country, as +44 20 7946 0123.',
-            );
+        $address = $look->plan->addressesOf($end->endpoint)[0] ?? null;
+        $number = Commands::number($look->plan, $end->endpoint);
+        if ($end->node->kind !== NodeKind::Phone || ($number?->e164 !== null && $number->valid)) {
+            return [];
         }
+        $none = $address?->value === null;
+
+        return [Finding::fault(
+            $none ? "{$end->node->name} has no number yet" : "{$address->value} is no telephone number",
+            $end->at('address'),
+            $none ? 'The modem can neither know its calls nor answer it.' : 'Neither here nor abroad is there a number of that form: no caller will ever match it.',
+            'Write it with its country, as +44 20 7946 0123.',
+            numbers: ['number' => (string) $address?->value, 'e164' => (string) $number?->e164],
+        )];
     }
 }

@@ -4,55 +4,48 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\WebReport;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** A modem is to report, and there is nothing to report or no way out. */
-final readonly class ReportEmpty extends CellularRule implements LooksNearby
+#[Finds('cell-report-empty', Step::Links)]
+final readonly class ReportEmpty implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'cell-report-empty';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (Modem::all($plan, $knowledge->catalogue) as $modem) {
-            $report = WebReport::of($plan, $modem);
-            if ($report === null) {
-                continue;
-            }
-            if ($report->readings === []) {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "{$modem->node->name} reports, and reads nothing",
-                    Subject::of($modem->endpoint, $modem->where(), 'reportTo'),
-                    [],
-                    "It asks for the address every {$report->everyMin} minutes and has no reading to put behind it.",
-                    'Give the node a sensor, or take the address away.',
-                    self::setEnd($modem->endpoint, 'Report nothing', ['reportTo' => '']),
-                );
-            }
-            if ($report->accessPoint === '') {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "{$modem->node->name} has no access point for the web",
-                    Subject::of($modem->endpoint, $modem->where(), 'accessPoint'),
-                    [],
-                    'Without the operator\'s access point name the modem registers, calls and texts, and gets no data.',
-                    'Ask the operator of the card what it is called.',
-                    null,
-                    [$modem->endpoint->id, 'access point'],
-                );
-            }
+        $modem = Modem::of($look->plan, $end->endpoint, $look->catalogue);
+        if ($modem === null) {
+            return [];
+        }
+        $report = WebReport::of($look->plan, $modem);
+        if ($report === null) {
+            return;
+        }
+        if ($report->readings === []) {
+            yield Finding::warning(
+                "{$modem->node->name} reports, and reads nothing",
+                Spot::of($modem->endpoint, $modem->where(), 'reportTo'),
+                "It asks for the address every {$report->everyMin} minutes and has no reading to put behind it.",
+                'Give the node a sensor, or take the address away.',
+                Fix::settings('Report nothing', $modem->endpoint, ['reportTo' => '']),
+            );
+        }
+        if ($report->accessPoint === '') {
+            yield Finding::fault(
+                "{$modem->node->name} has no access point for the web",
+                Spot::of($modem->endpoint, $modem->where(), 'accessPoint'),
+                'Without the operator\'s access point name the modem registers, calls and texts, and gets no data.',
+                'Ask the operator of the card what it is called.',
+                about: [$modem->endpoint->id, 'access point'],
+            );
         }
     }
 }

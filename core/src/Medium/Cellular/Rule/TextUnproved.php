@@ -5,41 +5,37 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Cellular\Commands;
-use Rundfunk\Path\RouteNames;
 use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
 
 /** A text that works something dangerous without a secret. */
-final readonly class TextUnproved extends CellularRule implements LooksNearby
+#[Finds('cell-text-unproved', Step::Routes)]
+final readonly class TextUnproved implements HopRule
 {
-    public function key(): string
+    public function check(Leg $leg, Look $look): iterable
     {
-        return 'cell-text-unproved';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::commands($plan, $knowledge) as ['route' => $route, 'control' => $control, 'output' => $output]) {
-            $hazard = $output->proofHazards()[0] ?? null;
-            if ($control->kind !== ControlKind::Text || $hazard === null || $route->putsOff() || Commands::needsSecret($control)) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Danger,
-                "A text without a secret works {$output->name}",
-                Subject::of($control, RouteNames::of($plan, $route), 'secret'),
-                ['hazard' => $hazard->value],
-                "The sender's number can be forged, and {$hazard->words()}.",
-                "Let a secret follow the word. It is put in when the board is flashed and is never in the plan. {$hazard->caution()}",
-                self::setControl($control, 'Ask for a secret', ['secret' => true]),
-                [$control->id, $route->id],
-            );
+        $hazard = $leg->output->proofHazards()[0] ?? null;
+        $asks = ! $leg->receiver->kind->isBought() && $leg->control->kind === ControlKind::Text && ! $leg->route->putsOff();
+        if (! $asks || $hazard === null || Commands::needsSecret($leg->control)) {
+            return [];
         }
+
+        return [Finding::danger(
+            "A text without a secret works {$leg->output->name}",
+            Spot::of($leg->control, RouteNames::of($look->plan, $leg->route), 'secret'),
+            "The sender's number can be forged, and {$hazard->words()}.",
+            "Let a secret follow the word. It is put in when the board is flashed and is never in the plan. {$hazard->caution()}",
+            Fix::settings('Ask for a secret', $leg->control, ['secret' => true]),
+            numbers: ['hazard' => $hazard->value],
+            about: [$leg->control->id, $leg->route->id],
+        )];
     }
 }

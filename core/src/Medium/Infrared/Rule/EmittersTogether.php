@@ -4,43 +4,35 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Rule;
 
+use Rundfunk\Check\End;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\Infrared\IrEmitter;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
 
 /** Several of our own emitters in one room, sending when each sees fit. */
-final readonly class EmittersTogether extends InfraredRule implements LooksNearby
+#[Finds('ir-emitters-together', Step::Links)]
+final readonly class EmittersTogether extends InfraredRule implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ir-emitters-together';
-    }
+        $emitters = array_filter($look->plan->endpointsOn($link), static fn (Endpoint $endpoint): bool => IrEmitter::of($look->plan, $endpoint, $look->catalogue) !== null);
+        $ends = array_map($look->end(...), array_values($emitters));
+        if (count($ends) < 2) {
+            return [];
+        }
 
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        $byLink = [];
-        foreach (self::emitters($plan, $knowledge) as $one) {
-            $byLink[$one['link']->id][] = $one;
-        }
-        foreach ($byLink as $ones) {
-            if (count($ones) < 2) {
-                continue;
-            }
-            $names = array_map(static fn (array $one): string => $one['node']->name, $ones);
-            yield new Finding(
-                $this->key(),
-                Severity::Advice,
-                implode(' and ', array_slice($names, 0, 2)).' both send in '.$ones[0]['link']->name,
-                Subject::of($ones[1]['endpoint'], "{$names[1]} on {$ones[0]['link']->name}"),
-                ['emitters' => count($ones)],
-                'One carrier, one room: two frames at once garble each other, and neither sender knows.',
-                'Let one of them do all the sending in this room, or make sure that nothing works both at once.',
-                null,
-                array_map(static fn (array $one): string => $one['endpoint']->id, $ones),
-            );
-        }
+        return [Finding::advice(
+            "{$ends[0]->node->name} and {$ends[1]->node->name} both send in {$link->name}",
+            $ends[1]->at(),
+            'One carrier, one room: two frames at once garble each other, and neither sender knows.',
+            'Let one of them do all the sending in this room, or make sure that nothing works both at once.',
+            numbers: ['emitters' => count($ends)],
+            about: array_map(static fn (End $end): string => $end->endpoint->id, $ends),
+        )];
     }
 }

@@ -5,39 +5,37 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Medium\Infrared\Infrared;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** Two appliances in one room that obey one code. */
-final readonly class HeardByTwo extends InfraredRule implements LooksNearby
+#[Finds('ir-heard-by-two', Step::Links)]
+final readonly class HeardByTwo extends InfraredRule implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ir-heard-by-two';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach ($plan->linksOver(Infrared::KEY) as $link) {
-            $obeyed = array_values(array_filter(self::codes($plan), static fn (array $one): bool => $one['node']->kind === NodeKind::Fixture && $one['link']->id === $link->id));
-            $shared = [];
-            foreach (Twins::among(array_column($obeyed, 'code'), $this->protocols) as [$one, $other]) {
-                if ($one->nodeId !== $other->nodeId) {
-                    $shared["{$one->nodeId} {$other->nodeId}"][] = [$one, $other];
-                }
+        $obeyed = [];
+        foreach ($look->plan->endpointsOn($link) as $endpoint) {
+            $node = $look->plan->node($endpoint->nodeId);
+            array_push($obeyed, ...$node->kind === NodeKind::Fixture ? $look->plan->keyCodesOf($node) : []);
+        }
+        $shared = [];
+        foreach (Twins::among($obeyed, $this->protocols) as [$one, $other]) {
+            if ($one->nodeId !== $other->nodeId) {
+                $shared["{$one->nodeId} {$other->nodeId}"][] = [$one, $other];
             }
-            foreach ($shared as $pairs) {
-                yield $this->finding($plan, $link, $pairs);
-            }
+        }
+        foreach ($shared as $pairs) {
+            yield $this->finding($look->plan, $link, $pairs);
         }
     }
 
@@ -49,16 +47,13 @@ final readonly class HeardByTwo extends InfraredRule implements LooksNearby
         $second = $plan->node($other->nodeId);
         $count = count($pairs);
 
-        return new Finding(
-            $this->key(),
-            Severity::Fault,
+        return Finding::fault(
             "{$first->name} and {$second->name} obey the same ".($count === 1 ? 'code' : "{$count} codes"),
-            Subject::of($other, "{$second->name}, {$other->name}, in {$link->name}"),
-            ['code' => IrWords::ofCode($one, $this->protocols), 'codes' => $count],
+            Spot::of($other, "{$second->name}, {$other->name}, in {$link->name}"),
             "Both see it: {$one->name} of the one works {$other->name} of the other.",
             'Set one of them to another unit or channel and learn its codes again, or put a wall between them.',
-            null,
-            [$one->id, $other->id],
+            numbers: ['code' => IrWords::ofCode($one, $this->protocols), 'codes' => $count],
+            about: [$one->id, $other->id],
         );
     }
 }

@@ -4,40 +4,39 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Medium\Infrared\IrSends;
-use Rundfunk\Plan\Plan;
 
 /** Sends that follow each other before the frame and its gap are over. */
-final readonly class IntervalTooShort extends InfraredRule implements LooksNearby
+#[Finds('ir-interval-too-short', Step::Links)]
+final readonly class IntervalTooShort extends InfraredRule implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'ir-interval-too-short';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::emitters($plan, $knowledge) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node, 'emitter' => $emitter]) {
-            $least = IrSends::leastIntervalMs($plan, $endpoint, $this->protocols);
-            $now = $emitter->end->intervalMs;
-            if ($now === null || $now >= $least) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "{$node->name} sends every {$now} ms what takes {$least}",
-                Subject::of($endpoint, "{$node->name} on {$link->name}", 'intervalMs'),
-                ['interval_ms' => $now, 'least_ms' => $least],
-                'The next frame begins before the last and its gap are over; the appliance takes both for noise.',
-                "Leave {$least} ms.",
-                self::setEnd($endpoint, "Set {$least} ms", ['intervalMs' => $least]),
-            );
+        $emitter = IrEmitter::of($look->plan, $end->endpoint, $look->catalogue);
+        if ($emitter === null) {
+            return [];
         }
+        $least = IrSends::leastIntervalMs($look->plan, $end->endpoint, $this->protocols);
+        $now = $emitter->end->intervalMs;
+        if ($now === null || $now >= $least) {
+            return [];
+        }
+
+        return [Finding::fault(
+            "{$end->node->name} sends every {$now} ms what takes {$least}",
+            $end->at('intervalMs'),
+            'The next frame begins before the last and its gap are over; the appliance takes both for noise.',
+            "Leave {$least} ms.",
+            Fix::settings("Set {$least} ms", $end->endpoint, ['intervalMs' => $least]),
+            numbers: ['interval_ms' => $now, 'least_ms' => $least],
+        )];
     }
 }

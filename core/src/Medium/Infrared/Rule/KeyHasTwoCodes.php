@@ -4,47 +4,38 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Rule;
 
+use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrWords;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Spot;
 
 /** One key that was learned twice, differently, and not for its toggle bit. */
-final readonly class KeyHasTwoCodes extends InfraredRule implements LooksNearby
+#[Finds('ir-key-two-codes', Step::Nodes)]
+final readonly class KeyHasTwoCodes extends InfraredRule implements ControlRule
 {
-    public function key(): string
+    public function check(Control $control, Look $look): iterable
     {
-        return 'ir-key-two-codes';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach ($plan->controls() as $control) {
-            $codes = $plan->keyCodesFrom($control);
-            $first = $codes[0] ?? null;
-            foreach (array_slice($codes, 1) as $other) {
-                if ($first === null || IrCodes::same($first, $other, $this->protocols)) {
-                    continue;
-                }
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "{$control->name} has two codes",
-                    Subject::of($other, "{$plan->node($control->nodeId)->name}, {$control->name}"),
-                    ['first' => IrWords::ofCode($first, $this->protocols), 'second' => IrWords::ofCode($other, $this->protocols)],
-                    'A toggle bit is accounted for, so these are two different commands: the remote alternates between them, or one is of another key. The program waits for the first only.',
-                    'Keep the one that comes every time; if the remote alternates, make a key of each.',
-                    new Fix('Forget the second', Operation::remove(ThingKind::KeyCode, $other->id)),
-                    [$control->id, $other->id],
-                );
+        $codes = $look->plan->keyCodesFrom($control);
+        $first = $codes[0] ?? null;
+        foreach (array_slice($codes, 1) as $other) {
+            if ($first === null || IrCodes::same($first, $other, $this->protocols)) {
+                continue;
             }
+            yield Finding::warning(
+                "{$control->name} has two codes",
+                Spot::of($other, "{$look->plan->node($control->nodeId)->name}, {$control->name}"),
+                'A toggle bit is accounted for, so these are two different commands: the remote alternates between them, or one is of another key. The program waits for the first only.',
+                'Keep the one that comes every time; if the remote alternates, make a key of each.',
+                Fix::remove('Forget the second', $other),
+                numbers: ['first' => IrWords::ofCode($first, $this->protocols), 'second' => IrWords::ofCode($other, $this->protocols)],
+                about: [$control->id, $other->id],
+            );
         }
     }
 }

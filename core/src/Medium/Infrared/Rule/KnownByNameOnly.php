@@ -5,36 +5,31 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\LearnedCodes;
+use Rundfunk\Plan\Spot;
 
 /** A code of a protocol that this program can name and not send. */
-final readonly class KnownByNameOnly extends InfraredRule implements LooksNearby
+#[Finds('ir-known-by-name-only', Step::Routes)]
+final readonly class KnownByNameOnly extends InfraredRule implements HopRule
 {
-    public function key(): string
+    public function check(Leg $leg, Look $look): iterable
     {
-        return 'ir-known-by-name-only';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::sends($plan) as ['code' => $code]) {
+        foreach (LearnedCodes::all($look->plan, $leg->hop) as $code) {
             if ($code->protocol !== 'named') {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
+            yield Finding::fault(
                 "{$code->name} is a number whose protocol is not known here",
-                Subject::of($code, "{$plan->node($code->nodeId)->name}, {$code->name}"),
-                ['number' => (string) $code->number, 'protocol' => (string) $code->format],
+                Spot::of($code, "{$look->plan->node($code->nodeId)->name}, {$code->name}"),
                 "A keymap calls it {$code->number} of \"{$code->format}\"; nothing tells how that is put into marks and spaces.",
                 'Capture the key itself: its timings are enough.',
-                null,
-                [$code->id],
+                numbers: ['number' => (string) $code->number, 'protocol' => (string) $code->format],
+                about: [$code->id],
             );
         }
     }

@@ -4,40 +4,36 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Figures;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\Infrared\IrEmitter;
 
 /** More emitters in series than the supply can light. */
-final readonly class LedStarved extends InfraredRule implements LooksNearby
+#[Finds('ir-led-starved', Step::Links)]
+final readonly class LedStarved extends InfraredRule implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'ir-led-starved';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::emitters($plan, $knowledge) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node, 'emitter' => $emitter]) {
-            if ($emitter->resistor() !== null) {
-                continue;
-            }
-            $end = $emitter->end;
-            $neededV = $end->leds * $end->forwardV + $emitter->dropV;
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "The supply of {$node->name} does not light its emitter",
-                Subject::of($endpoint, "{$node->name} on {$link->name}", 'leds'),
-                ['supply_v' => $end->supplyV, 'needed_v' => round($neededV, 2)],
-                "{$end->leds} in series take ".Figures::significant($neededV).' V with what drives them, and there are '.Figures::significant($end->supplyV).'.',
-                'Fewer in series, or a higher supply.',
-                self::setEnd($endpoint, 'One emitter from 5 V', ['leds' => 1, 'supplyV' => 5.0]),
-            );
+        $emitter = IrEmitter::of($look->plan, $end->endpoint, $look->catalogue);
+        if ($emitter === null || $emitter->resistor() !== null) {
+            return [];
         }
+        $led = $emitter->end;
+        $neededV = $led->leds * $led->forwardV + $emitter->dropV;
+
+        return [Finding::fault(
+            "The supply of {$end->node->name} does not light its emitter",
+            $end->at('leds'),
+            "{$led->leds} in series take ".Figures::significant($neededV).' V with what drives them, and there are '.Figures::significant($led->supplyV).'.',
+            'Fewer in series, or a higher supply.',
+            Fix::settings('One emitter from 5 V', $end->endpoint, ['leds' => 1, 'supplyV' => 5.0]),
+            numbers: ['supply_v' => $led->supplyV, 'needed_v' => round($neededV, 2)],
+        )];
     }
 }

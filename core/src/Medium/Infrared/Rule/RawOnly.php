@@ -5,37 +5,32 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Infrared\IrCodes;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\LearnedCodes;
+use Rundfunk\Plan\Spot;
 
 /** A code of no known protocol is in use. */
-final readonly class RawOnly extends InfraredRule implements LooksNearby
+#[Finds('ir-raw-only', Step::Routes)]
+final readonly class RawOnly extends InfraredRule implements HopRule
 {
-    public function key(): string
+    public function check(Leg $leg, Look $look): iterable
     {
-        return 'ir-raw-only';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::sends($plan) as ['link' => $link, 'hop' => $hop, 'code' => $code]) {
-            if ($code->protocol !== 'raw' || $plan->node($plan->endpoint($hop->toId)->nodeId)->kind->isBought()) {
+        foreach (LearnedCodes::all($look->plan, $leg->hop) as $code) {
+            if ($code->protocol !== 'raw' || $leg->receiver->kind->isBought()) {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Advice,
+            yield Finding::advice(
                 "{$code->name} is known by its timings alone",
-                Subject::of($code, "{$plan->node($code->nodeId)->name}, {$code->name}"),
-                ['lengths' => count(IrCodes::signal($code, $this->protocols)->lengthsNs ?? [])],
+                Spot::of($code, "{$look->plan->node($code->nodeId)->name}, {$code->name}"),
                 'No protocol explains it, so the program must compare every length with what was captured: slower, and easily fooled by sun or distance.',
-                "Capture it three times on {$link->name} from two distances; a remote of a known protocol is surer.",
-                null,
-                [$code->id],
+                "Capture it three times on {$leg->link->name} from two distances; a remote of a known protocol is surer.",
+                numbers: ['lengths' => count(IrCodes::signal($code, $this->protocols)->lengthsNs ?? [])],
+                about: [$code->id],
             );
         }
     }

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
+use Rundfunk\Check\Step;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Figures;
-use Rundfunk\Knowledge;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\ValueLine;
@@ -22,35 +23,36 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
 
 /** A function with codes for some of its values and not for others. */
-final readonly class SetIncomplete extends InfraredRule implements LooksNearby
+#[Finds('ir-set-incomplete', Step::Nodes)]
+final readonly class SetIncomplete extends InfraredRule implements OutputRule
 {
     /** As many as are named one by one. */
     private const NAMED = 6;
 
-    public function key(): string
+    public function check(Output $output, Look $look): iterable
     {
-        return 'ir-set-incomplete';
+        $node = $look->plan->node($output->nodeId);
+        if ($node->kind !== NodeKind::Fixture || ! self::isOnInfrared($look->plan, $node)) {
+            return [];
+        }
+        $codes = array_values(array_filter($look->plan->keyCodesTo($output), static fn (KeyCode $code): bool => $code->action === Action::Set));
+        $missing = array_values(array_diff($output->span()?->values() ?? [], array_map(static fn (KeyCode $code): ?int => $code->value, $codes)));
+
+        return $codes === [] || $missing === [] ? [] : [$this->finding($look->plan, $node, $output, $codes, $missing)];
     }
 
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    private static function isOnInfrared(Plan $plan, Node $node): bool
     {
-        foreach ($plan->linksOver(Infrared::KEY) as $link) {
-            foreach ($plan->endpointsOn($link) as $endpoint) {
-                $node = $plan->node($endpoint->nodeId);
-                foreach ($node->kind === NodeKind::Fixture ? $plan->outputsOf($node) : [] as $output) {
-                    $codes = array_values(array_filter($plan->keyCodesTo($output), static fn (KeyCode $code): bool => $code->action === Action::Set));
-                    $missing = $codes === [] ? [] : array_values(array_diff(
-                        $output->span()?->values() ?? [],
-                        array_map(static fn (KeyCode $code): ?int => $code->value, $codes),
-                    ));
-                    if ($missing !== []) {
-                        yield $this->finding($plan, $node, $output, $codes, $missing);
-                    }
-                }
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            if ($plan->link($endpoint->linkId)->medium === Infrared::KEY) {
+                return true;
             }
         }
+
+        return false;
     }
 
     /**
@@ -63,17 +65,16 @@ final readonly class SetIncomplete extends InfraredRule implements LooksNearby
         $named = implode(', ', array_slice($missing, 0, self::NAMED)).(count($missing) > self::NAMED ? ' and '.(count($missing) - self::NAMED).' more' : '');
         $operations = $this->filled($plan, $node, $output, $codes, $missing);
 
-        return new Finding(
-            $this->key(),
+        return Finding::of(
             $anyValue === [] ? Severity::Advice : Severity::Warning,
             "{$output->name} of {$node->name} has no code for {$named}",
-            Subject::of($output, "{$node->name}, {$output->name}"),
-            ['missing' => count($missing), 'known' => count($codes)],
+            Spot::of($output, "{$node->name}, {$output->name}"),
             $anyValue === [] ? 'The other values are learned; these are gaps in the grid.' : 'A control that says any value is routed to it: at these nothing would be sent, and it would go on as it was.',
             $operations === null
                 ? 'Learn the missing ones, or correct what it goes to.'
                 : 'The learned commands count up evenly with the value, so the missing ones can be worked out. Try each on the thing itself before you trust it.',
             $operations === null ? null : new Fix('Work out '.Figures::counted(count($missing), 'code'), ...$operations),
+            numbers: ['missing' => count($missing), 'known' => count($codes)],
         );
     }
 

@@ -4,35 +4,28 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\IpEnds;
-use Rundfunk\Plan\Plan;
 
-final readonly class AddressMissing extends IpRule implements LooksNearby
+#[Finds('ip-address-missing', Step::Links)]
+final readonly class AddressMissing implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'ip-address-missing';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::ends($plan) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node]) {
-            if (IpEnds::address($plan, $endpoint)?->value === null) {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "{$node->name} has no fixed address on {$link->name}",
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
-                    [],
-                    'The router gives it another one some day, and whoever has the old one speaks to the wrong node.',
-                    'Assign proposes one; enter it in the router too.',
-                );
-            }
+        if (IpEnds::address($look->plan, $end->endpoint)?->value === null) {
+            return [Finding::warning(
+                "{$end->node->name} has no fixed address on {$end->link->name}",
+                $end->at('address'),
+                'The router gives it another one some day, and whoever has the old one speaks to the wrong node.',
+                'Assign proposes one; enter it in the router too.',
+            )];
         }
+
+        return [];
     }
 }

@@ -4,40 +4,37 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\IpEnds;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\Ip\IpSettings;
+use Rundfunk\Plan\Spot;
 
 /** An address that is none, or none of the link's network. */
-final readonly class AddressOutside extends IpRule implements LooksNearby
+#[Finds('ip-address-outside', Step::Links)]
+final readonly class AddressOutside implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'ip-address-outside';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::ends($plan) as ['link' => $link, 'settings' => $settings, 'endpoint' => $endpoint, 'node' => $node]) {
-            $address = IpEnds::address($plan, $endpoint);
-            $number = IpEnds::number($plan, $endpoint);
-            if ($address?->value === null || ($number !== null && $settings->subnet?->isHost($number) === true)) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                $number === null ? "{$address->value} is no address" : "{$address->value} is no host of {$settings->subnetText}",
-                Subject::of($address, "{$node->name} on {$link->name}", 'value'),
-                ['address' => $address->value, 'subnet' => $settings->subnetText],
-                'Nothing on the network finds it there: silence, not an error, is what you would see.',
-                "Take an address of {$settings->subnetText}, neither its first nor its last.",
-                self::clearAddress($address),
-            );
+        $settings = IpSettings::of($end->link);
+        $address = IpEnds::address($look->plan, $end->endpoint);
+        $number = IpEnds::number($look->plan, $end->endpoint);
+        if ($address?->value === null || ($number !== null && $settings->subnet?->isHost($number) === true)) {
+            return [];
         }
+
+        return [Finding::fault(
+            $number === null ? "{$address->value} is no address" : "{$address->value} is no host of {$settings->subnetText}",
+            Spot::of($address, $end->where(), 'value'),
+            'Nothing on the network finds it there: silence, not an error, is what you would see.',
+            "Take an address of {$settings->subnetText}, neither its first nor its last.",
+            Fix::change('Clear it, for Assign to choose', $address, ['value' => null, 'pinned' => false]),
+            numbers: ['address' => $address->value, 'subnet' => $settings->subnetText],
+        )];
     }
 }

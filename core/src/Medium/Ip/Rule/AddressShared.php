@@ -5,43 +5,37 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\IpEnds;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class AddressShared extends IpRule implements LooksNearby
+#[Finds('ip-address-shared', Step::Links)]
+final readonly class AddressShared implements LinkRule
 {
-    public function key(): string
-    {
-        return 'ip-address-shared';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    public function check(Link $link, Look $look): iterable
     {
         $first = [];
-        foreach (self::ends($plan) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node]) {
-            $address = IpEnds::address($plan, $endpoint);
-            $number = IpEnds::number($plan, $endpoint);
-            $other = $number === null ? null : $first["{$link->id} {$number}"] ?? null;
-            if ($number !== null) {
-                $first["{$link->id} {$number}"] ??= ['node' => $node, 'endpoint' => $endpoint];
-            }
-            if ($other === null || $address === null) {
+        foreach ($look->plan->endpointsOn($link) as $endpoint) {
+            $address = IpEnds::address($look->plan, $endpoint);
+            $number = IpEnds::number($look->plan, $endpoint);
+            $end = $look->end($endpoint);
+            $other = $number === null ? $end : $first[$number] ??= $end;
+            if ($other === $end || $address === null) {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "{$other['node']->name} and {$node->name} have one address",
-                Subject::of($address, "{$node->name} on {$link->name}", 'value'),
-                ['address' => (string) $address->value],
+            yield Finding::fault(
+                "{$other->node->name} and {$end->node->name} have one address",
+                Spot::of($address, $end->where(), 'value'),
                 'Now the one answers and now the other; each looks as if it came and went.',
                 'Give each its own.',
-                $address->pinned ? null : self::clearAddress($address),
-                [$other['endpoint']->id, $endpoint->id],
+                $address->pinned ? null : Fix::change('Clear it, for Assign to choose', $address, ['value' => null, 'pinned' => false]),
+                numbers: ['address' => (string) $address->value],
+                about: [$other->endpoint->id, $endpoint->id],
             );
         }
     }

@@ -5,37 +5,31 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\IpEnds;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
 /** A link without a broker, or with two. */
-final readonly class BrokerMissing extends IpRule implements LooksNearby
+#[Finds('ip-broker-missing', Step::Links)]
+final readonly class BrokerMissing implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ip-broker-missing';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link]) {
-            $brokers = count(IpEnds::brokers($plan, $link));
-            if ($brokers === 1 || $plan->endpointsOn($link) === []) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                $brokers === 0 ? "No node of {$link->name} runs the broker" : "{$brokers} nodes of {$link->name} run a broker",
-                Subject::of($link, $link->name, 'broker'),
-                ['brokers' => $brokers],
-                $brokers === 0 ? 'Everybody publishes and nobody passes it on.' : 'Who speaks to the one does not hear who speaks to the other.',
-                'Mark the one node that runs it: the gateway that is always on.',
-            );
+        $brokers = count(IpEnds::brokers($look->plan, $link));
+        if ($brokers === 1 || $look->plan->endpointsOn($link) === []) {
+            return [];
         }
+
+        return [Finding::fault(
+            $brokers === 0 ? "No node of {$link->name} runs the broker" : "{$brokers} nodes of {$link->name} run a broker",
+            Spot::of($link, $link->name, 'broker'),
+            $brokers === 0 ? 'Everybody publishes and nobody passes it on.' : 'Who speaks to the one does not hear who speaks to the other.',
+            'Mark the one node that runs it: the gateway that is always on.',
+            numbers: ['brokers' => $brokers],
+        )];
     }
 }

@@ -5,46 +5,36 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\IpEnds;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Link;
 
 /** Two nodes that name themselves alike to the broker. */
-final readonly class ClientShared extends IpRule implements LooksNearby
+#[Finds('ip-client-shared', Step::Links)]
+final readonly class ClientShared implements LinkRule
 {
-    public function key(): string
-    {
-        return 'ip-client-shared';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    public function check(Link $link, Look $look): iterable
     {
         $first = [];
-        foreach (self::ends($plan) as ['link' => $link, 'endpoint' => $endpoint, 'node' => $node]) {
+        foreach ($look->plan->endpointsOn($link) as $endpoint) {
             $id = IpEnds::clientId($endpoint);
-            $other = $id === null ? null : $first["{$link->id} {$id}"] ?? null;
-            if ($id !== null) {
-                $first["{$link->id} {$id}"] ??= ['node' => $node, 'endpoint' => $endpoint];
-            }
-            if ($other === null) {
+            $end = $look->end($endpoint);
+            $other = $id === null ? $end : $first[$id] ??= $end;
+            if ($other === $end) {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "{$other['node']->name} and {$node->name} have one client id",
-                Subject::of($endpoint, "{$node->name} on {$link->name}", 'clientId'),
-                ['client_id' => $id],
+            yield Finding::fault(
+                "{$other->node->name} and {$end->node->name} have one client id",
+                $end->at('clientId'),
                 'The broker throws out the first whenever the second comes, and the first comes back and throws out the second: both flap for ever.',
                 'Give each its own.',
-                new Fix('Clear the second, for Assign to choose', Operation::change(ThingKind::Endpoint, $endpoint->id, ['settings' => ['clientId' => null]])),
-                [$other['endpoint']->id, $endpoint->id],
+                Fix::settings('Clear the second, for Assign to choose', $endpoint, ['clientId' => null]),
+                numbers: ['client_id' => $id],
+                about: [$other->endpoint->id, $endpoint->id],
             );
         }
     }

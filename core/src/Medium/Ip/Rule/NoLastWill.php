@@ -5,34 +5,31 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\Ip\IpSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class NoLastWill extends IpRule implements LooksNearby
+#[Finds('ip-no-last-will', Step::Links)]
+final readonly class NoLastWill implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ip-no-last-will';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            if (! $settings->lastWill) {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "Nobody tells when a node of {$link->name} is gone",
-                    Subject::of($link, $link->name, 'lastWill'),
-                    [],
-                    'A dead node and a quiet one look the same, and the page goes on showing its last state.',
-                    'Let each leave a last will on its presence topic.',
-                    self::setLink($link, 'Leave a last will', ['lastWill' => true]),
-                );
-            }
+        $settings = IpSettings::of($link);
+        if (! $settings->lastWill) {
+            return [Finding::warning(
+                "Nobody tells when a node of {$link->name} is gone",
+                Spot::of($link, $link->name, 'lastWill'),
+                'A dead node and a quiet one look the same, and the page goes on showing its last state.',
+                'Let each leave a last will on its presence topic.',
+                Fix::settings('Leave a last will', $link, ['lastWill' => true]),
+            )];
         }
+
+        return [];
     }
 }

@@ -5,34 +5,31 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\Ip\IpSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class StateForgotten extends IpRule implements LooksNearby
+#[Finds('ip-state-forgotten', Step::Links)]
+final readonly class StateForgotten implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ip-state-forgotten';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            if (! $settings->retainState) {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "{$link->name} keeps no states",
-                    Subject::of($link, $link->name, 'retainState'),
-                    [],
-                    'Who opens the page sees nothing until something changes, and takes it for off.',
-                    'Let the broker keep the last state of each output.',
-                    self::setLink($link, 'Keep states', ['retainState' => true]),
-                );
-            }
+        $settings = IpSettings::of($link);
+        if (! $settings->retainState) {
+            return [Finding::warning(
+                "{$link->name} keeps no states",
+                Spot::of($link, $link->name, 'retainState'),
+                'Who opens the page sees nothing until something changes, and takes it for off.',
+                'Let the broker keep the last state of each output.',
+                Fix::settings('Keep states', $link, ['retainState' => true]),
+            )];
         }
+
+        return [];
     }
 }

@@ -5,37 +5,34 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Medium\Ip\Topic;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class TopicInvalid extends IpRule implements LooksNearby
+#[Finds('ip-topic-invalid', Step::Links)]
+final readonly class TopicInvalid implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'ip-topic-invalid';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            $fault = $settings->root === '' ? null : Topic::fault($settings->root);
-            if ($fault === null) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "No topic can be under \"{$settings->root}\"",
-                Subject::of($link, $link->name, 'root'),
-                ['root' => $settings->root],
-                ucfirst($fault).': the broker refuses it, or each end takes it for another.',
-                'Use small letters, digits and hyphens, and / between levels.',
-                self::setLink($link, 'Use the plan\'s own name', ['root' => '']),
-            );
+        $settings = IpSettings::of($link);
+        $fault = $settings->root === '' ? null : Topic::fault($settings->root);
+        if ($fault === null) {
+            return [];
         }
+
+        return [Finding::fault(
+            "No topic can be under \"{$settings->root}\"",
+            Spot::of($link, $link->name, 'root'),
+            ucfirst($fault).': the broker refuses it, or each end takes it for another.',
+            'Use small letters, digits and hyphens, and / between levels.',
+            Fix::settings('Use the plan\'s own name', $link, ['root' => '']),
+            numbers: ['root' => $settings->root],
+        )];
     }
 }

@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\Ip\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\Ip;
@@ -19,6 +18,7 @@ use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** A fixed address for each node: from .10 up, clear of what the router hands out. */
@@ -81,7 +81,7 @@ final readonly class AddressStep implements Step
 
         return new Proposal(
             $this->stage(),
-            Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
+            Spot::of($endpoint, "{$node->name} on {$link->name}", 'address'),
             "Address of {$node->name} on {$link->name}",
             $address?->value,
             $host,

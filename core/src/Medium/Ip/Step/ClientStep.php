@@ -7,13 +7,13 @@ namespace Rundfunk\Medium\Ip\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\Ip;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Medium\Ip\Topics;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** How each node names itself to the broker: by its own name, once. */
@@ -49,7 +49,7 @@ final readonly class ClientStep implements Step
                 }
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'clientId'),
+                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'clientId'),
                     "Client id of {$node->name} on {$link->name}",
                     $now,
                     $id,

@@ -5,45 +5,40 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\PlanRule;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
-use Rundfunk\Path\RouteNames;
+use Rundfunk\Medium\KeyedRadio\KeyedRadio;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
 
 /** Two different commands with one code on one frequency. */
-final readonly class CodesCollide extends KeyedRule
+#[Finds('keyed-codes-collide', Step::Routes)]
+final readonly class CodesCollide implements PlanRule
 {
-    public function key(): string
-    {
-        return 'keyed-codes-collide';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    public function check(Look $look): iterable
     {
         $first = [];
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            foreach (KeyedCodes::sentOver($plan, $link) as ['hop' => $hop, 'bits' => $bits]) {
-                $route = $plan->route($hop->routeId);
-                $key = "{$settings->freqKhz} {$bits->bits}";
-                $other = $first[$key] ?? null;
-                $first[$key] ??= ['hop' => $hop, 'route' => $route];
-                if ($other === null || ! self::clash($plan, $other, ['hop' => $hop, 'route' => $route])) {
+        foreach ($look->plan->linksOver(KeyedRadio::KEY) as $link) {
+            $freqKhz = KeyedSettings::of($link)->freqKhz;
+            foreach (KeyedCodes::sentOver($look->plan, $link) as ['hop' => $hop, 'bits' => $bits]) {
+                $other = $first["{$freqKhz} {$bits->bits}"] ??= $hop;
+                if ($other === $hop || ! self::clash($look->plan, $other, $hop)) {
                     continue;
                 }
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
+                [$one, $two] = array_map(static fn (Hop $one): string => RouteNames::of($look->plan, $look->plan->route($one->routeId)), [$other, $hop]);
+                yield Finding::fault(
                     "{$bits->text()} means two things",
-                    Subject::of($hop, RouteNames::of($plan, $route)." over {$link->name}", 'code'),
-                    ['code' => $bits->bits],
-                    RouteNames::of($plan, $other['route']).' and '.RouteNames::of($plan, $route).' are the same 24 bits on the same frequency: whoever hears one does the other too.',
+                    Spot::of($hop, "{$two} over {$link->name}", 'code'),
+                    "{$one} and {$two} are the same 24 bits on the same frequency: whoever hears one does the other too.",
                     'Set one of the senders to another code and learn it again.',
-                    null,
-                    [$other['hop']->id, $hop->id],
+                    numbers: ['code' => $bits->bits],
+                    about: [$other->id, $hop->id],
                 );
             }
         }
@@ -52,14 +47,12 @@ final readonly class CodesCollide extends KeyedRule
     /**
      * One control may do two things by one code, two may mean the same by it; and what one of our own senders says twice is a
      * matter of its codes, and said there.
-     *
-     * @param  array{hop: Hop, route: Route}  $one
-     * @param  array{hop: Hop, route: Route}  $other
      */
-    private static function clash(Plan $plan, array $one, array $other): bool
+    private static function clash(Plan $plan, Hop $one, Hop $other): bool
     {
-        $ofOneSender = $one['hop']->fromId === $other['hop']->fromId && KeyedCodes::isOurs($plan, $one['hop']) && KeyedCodes::isOurs($plan, $other['hop']);
+        [$first, $second] = [$plan->route($one->routeId), $plan->route($other->routeId)];
+        $ofOneSender = $one->fromId === $other->fromId && KeyedCodes::isOurs($plan, $one) && KeyedCodes::isOurs($plan, $other);
 
-        return ! $ofOneSender && $one['route']->controlId !== $other['route']->controlId && ! $one['route']->asksTheSameAs($other['route']);
+        return ! $ofOneSender && $first->controlId !== $second->controlId && ! $first->asksTheSameAs($second);
     }
 }

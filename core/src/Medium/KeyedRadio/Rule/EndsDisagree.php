@@ -4,46 +4,36 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Figures;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 
 /** An end that is known to be tuned to another frequency than its link. */
-final readonly class EndsDisagree extends KeyedRule implements LooksNearby
+#[Finds('keyed-ends-disagree', Step::Links)]
+final readonly class EndsDisagree implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'keyed-ends-disagree';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            foreach ($plan->endpointsOn($link) as $endpoint) {
-                $own = (new Values($endpoint->settings))->wholeOrNull('freqKhz');
-                if ($own === null || $own === $settings->freqKhz) {
-                    continue;
-                }
-                $name = $plan->node($endpoint->nodeId)->name;
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "{$name} is tuned to ".Figures::significant($own / 1000)." MHz, {$link->name} to ".Figures::significant($settings->freqMhz()),
-                    Subject::of($endpoint, "{$name} on {$link->name}", 'freqKhz'),
-                    ['here_khz' => $own, 'link_khz' => $settings->freqKhz],
-                    'The parts look alike but for what is stamped on the crystal. Silence, not an error, is what you would see.',
-                    'Take parts of one frequency.',
-                    new Fix('It is tuned as the link', Operation::change(ThingKind::Endpoint, $endpoint->id, ['settings' => ['freqKhz' => null]])),
-                );
-            }
+        $settings = KeyedSettings::of($end->link);
+        $own = $end->settings()->wholeOrNull('freqKhz');
+        if ($own === null || $own === $settings->freqKhz) {
+            return [];
         }
+        $name = $end->node->name;
+
+        return [Finding::fault(
+            "{$name} is tuned to ".Figures::significant($own / 1000)." MHz, {$end->link->name} to ".Figures::significant($settings->freqMhz()),
+            $end->at('freqKhz'),
+            'The parts look alike but for what is stamped on the crystal. Silence, not an error, is what you would see.',
+            'Take parts of one frequency.',
+            Fix::settings('It is tuned as the link', $end->endpoint, ['freqKhz' => null]),
+            numbers: ['here_khz' => $own, 'link_khz' => $settings->freqKhz],
+        )];
     }
 }

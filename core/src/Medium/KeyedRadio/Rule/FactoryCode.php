@@ -4,42 +4,33 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
-use Rundfunk\Plan\Plan;
 
 /** A code whose switches nobody has touched: the neighbour's are the same. */
-final readonly class FactoryCode extends KeyedRule implements LooksNearby
+#[Finds('keyed-factory-code', Step::Links)]
+final readonly class FactoryCode implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'keyed-factory-code';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        $seen = [];
-        foreach (self::links($plan) as ['link' => $link]) {
-            foreach (KeyedCodes::sentOver($plan, $link) as ['endpoint' => $endpoint, 'bits' => $bits]) {
-                if (! $bits->isFactorySet() || isset($seen[$endpoint->id])) {
-                    continue;
-                }
-                $seen[$endpoint->id] = true;
-                $node = $plan->node($endpoint->nodeId);
-                yield new Finding(
-                    $this->key(),
-                    Severity::Warning,
-                    "{$node->name} sends as it came from the factory",
-                    Subject::of($endpoint, "{$node->name} on {$link->name}"),
-                    ['code' => $bits->text()],
+        foreach ($look->plan->hopsFrom($end->endpoint) as $hop) {
+            $bits = KeyedCodes::of($look->plan, $hop);
+            if ($bits?->isFactorySet() === true) {
+                return [Finding::warning(
+                    "{$end->node->name} sends as it came from the factory",
+                    $end->at(),
                     'All its switches stand alike, as on every other of its kind: the neighbour\'s doorbell works your lamp, and your fob his.',
                     'Set the switches to something of your own, and learn the codes again.',
-                );
+                    numbers: ['code' => $bits->text()],
+                )];
             }
         }
+
+        return [];
     }
 }

@@ -6,42 +6,39 @@ namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Figures;
-use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class OutsideBand extends KeyedRule implements LooksNearby
+#[Finds('keyed-outside-band', Step::Links)]
+final readonly class OutsideBand implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'keyed-outside-band';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        $region = $knowledge->catalogue->regionOf($plan);
+        $region = $look->catalogue->regionOf($look->plan);
         $bands = $region->bandsOf(KeyedRadio::KEY);
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            $holding = array_filter($bands, static fn (Band $band): bool => $band->holds($settings->freqMhz()));
-            if ($bands === [] || $holding !== []) {
-                continue;
-            }
-            $free = implode(' and ', array_map(static fn (Band $band): string => "{$band->fromMhz}–{$band->toMhz} MHz", $bands));
-            $legal = array_values(array_filter([433_920, 868_350, 315_000], static fn (int $khz): bool => array_filter($bands, static fn (Band $band): bool => $band->holds($khz / 1000)) !== []));
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                Figures::significant($settings->freqMhz())." MHz is not free to use in {$region->name}",
-                Subject::of($link, $link->name, 'freqKhz'),
-                ['freq_mhz' => $settings->freqMhz()],
-                "Free for such parts are {$free} ({$region->asOf}). Others own what lies beyond. Check your own country's rules.",
-                'Buy the parts for a frequency that is free where you live.',
-                $legal === [] ? null : self::setLink($link, 'Plan for '.Figures::significant($legal[0] / 1000).' MHz', ['freqKhz' => $legal[0]]),
-            );
+        $settings = KeyedSettings::of($link);
+        $holding = array_filter($bands, static fn (Band $band): bool => $band->holds($settings->freqMhz()));
+        if ($bands === [] || $holding !== []) {
+            return [];
         }
+        $free = implode(' and ', array_map(static fn (Band $band): string => "{$band->fromMhz}–{$band->toMhz} MHz", $bands));
+        $legal = array_values(array_filter([433_920, 868_350, 315_000], static fn (int $khz): bool => array_filter($bands, static fn (Band $band): bool => $band->holds($khz / 1000)) !== []));
+
+        return [Finding::fault(
+            Figures::significant($settings->freqMhz())." MHz is not free to use in {$region->name}",
+            Spot::of($link, $link->name, 'freqKhz'),
+            "Free for such parts are {$free} ({$region->asOf}). Others own what lies beyond. Check your own country's rules.",
+            'Buy the parts for a frequency that is free where you live.',
+            $legal === [] ? null : Fix::settings('Plan for '.Figures::significant($legal[0] / 1000).' MHz', $link, ['freqKhz' => $legal[0]]),
+            numbers: ['freq_mhz' => $settings->freqMhz()],
+        )];
     }
 }

@@ -5,40 +5,36 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class PowerOverLimit extends KeyedRule implements LooksNearby
+#[Finds('keyed-power-over-limit', Step::Links)]
+final readonly class PowerOverLimit implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'keyed-power-over-limit';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        $region = $knowledge->catalogue->regionOf($plan);
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            foreach ($region->bandsOf(KeyedRadio::KEY) as $band) {
-                if (! $band->holds($settings->freqMhz()) || $settings->powerDbm <= $band->maxEirpDbm) {
-                    continue;
-                }
-                $limit = (int) floor($band->maxEirpDbm);
-                yield new Finding(
-                    $this->key(),
-                    Severity::Advice,
-                    "{$link->name} sends with more than {$band->maxEirpDbm} dBm",
-                    Subject::of($link, $link->name, 'powerDbm'),
-                    ['power_dbm' => $settings->powerDbm, 'limit_dbm' => $band->maxEirpDbm],
-                    "{$settings->powerDbm} dBm, where {$region->name} allows about {$band->maxEirpDbm} dBm e.i.r.p. there ({$band->rule}; {$region->asOf}).",
-                    'Feed the transmitter from a lower voltage, or shorten its antenna. Check your own country\'s rules.',
-                    self::setLink($link, "Plan for {$limit} dBm", ['powerDbm' => $limit]),
-                );
+        $region = $look->catalogue->regionOf($look->plan);
+        $settings = KeyedSettings::of($link);
+        foreach ($region->bandsOf(KeyedRadio::KEY) as $band) {
+            if (! $band->holds($settings->freqMhz()) || $settings->powerDbm <= $band->maxEirpDbm) {
+                continue;
             }
+            $limit = (int) floor($band->maxEirpDbm);
+            yield Finding::advice(
+                "{$link->name} sends with more than {$band->maxEirpDbm} dBm",
+                Spot::of($link, $link->name, 'powerDbm'),
+                "{$settings->powerDbm} dBm, where {$region->name} allows about {$band->maxEirpDbm} dBm e.i.r.p. there ({$band->rule}; {$region->asOf}).",
+                'Feed the transmitter from a lower voltage, or shorten its antenna. Check your own country\'s rules.',
+                Fix::settings("Plan for {$limit} dBm", $link, ['powerDbm' => $limit]),
+                numbers: ['power_dbm' => $settings->powerDbm, 'limit_dbm' => $band->maxEirpDbm],
+            );
         }
     }
 }

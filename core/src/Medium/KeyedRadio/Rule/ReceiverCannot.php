@@ -5,51 +5,43 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
-use Rundfunk\Path\RouteNames;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Plan\Action;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
+use Rundfunk\Shape\Values;
 
 /** A four-function receiver whose pins answer in another way than the route asks. */
-final readonly class ReceiverCannot extends KeyedRule implements LooksNearby
+#[Finds('keyed-receiver-cannot', Step::Routes)]
+final readonly class ReceiverCannot implements HopRule
 {
-    public function key(): string
+    public function check(Leg $leg, Look $look): iterable
     {
-        return 'keyed-receiver-cannot';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::hops($plan) as ['link' => $link, 'hop' => $hop, 'route' => $route]) {
-            $endpoint = $plan->endpoint($hop->toId);
-            $class = $endpoint->moduleId === null ? null : $knowledge->catalogue->classOf($plan->module($endpoint->moduleId));
-            $answers = $class === null ? null : (new Values($class->figures))->textOrNull('answers');
-            $fitting = self::fitting($answers);
-            if ($fitting === [] || in_array($route->action, $fitting, true)) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "A {$answers} receiver cannot do \"{$route->action->value}\"",
-                Subject::of($route, RouteNames::of($plan, $route), 'action'),
-                ['answers' => (string) $answers, 'action' => $route->action->value],
-                match ($answers) {
-                    'toggle' => 'Its pin changes over at each press and stays: the program sees a level, not a press.',
-                    default => 'Its pin goes on at a press and stays on until another button is pressed: the program never sees it let go.',
-                },
-                'Make the route do '.implode(' or ', array_map(static fn (Action $action): string => $action->value, $fitting)).", or fit a momentary receiver to {$plan->node($endpoint->nodeId)->name}.",
-                new Fix("Make it {$fitting[0]->value}", Operation::change(ThingKind::Route, $route->id, ['action' => $fitting[0]->value, 'pulseMs' => null])),
-                [$route->id],
-            );
+        $endpoint = $leg->to;
+        $class = $endpoint->moduleId === null ? null : $look->catalogue->classOf($look->plan->module($endpoint->moduleId));
+        $answers = $class === null ? null : (new Values($class->figures))->textOrNull('answers');
+        $fitting = self::fitting($answers);
+        if ($fitting === [] || in_array($leg->route->action, $fitting, true)) {
+            return [];
         }
+
+        return [Finding::fault(
+            "A {$answers} receiver cannot do \"{$leg->route->action->value}\"",
+            Spot::of($leg->route, RouteNames::of($look->plan, $leg->route), 'action'),
+            match ($answers) {
+                'toggle' => 'Its pin changes over at each press and stays: the program sees a level, not a press.',
+                default => 'Its pin goes on at a press and stays on until another button is pressed: the program never sees it let go.',
+            },
+            'Make the route do '.implode(' or ', array_map(static fn (Action $action): string => $action->value, $fitting)).", or fit a momentary receiver to {$look->plan->node($endpoint->nodeId)->name}.",
+            Fix::change("Make it {$fitting[0]->value}", $leg->route, ['action' => $fitting[0]->value, 'pulseMs' => null]),
+            numbers: ['answers' => (string) $answers, 'action' => $leg->route->action->value],
+            about: [$leg->route->id],
+        )];
     }
 
     /** @return list<Action> none when anything goes */

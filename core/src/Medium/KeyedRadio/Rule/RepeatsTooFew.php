@@ -5,39 +5,36 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class RepeatsTooFew extends KeyedRule implements LooksNearby
+#[Finds('keyed-repeats-too-few', Step::Links)]
+final readonly class RepeatsTooFew implements LinkRule
 {
     /** Receivers of this kind wake up with noise and miss the first frames. Common practice. */
     private const LEAST = 4;
 
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'keyed-repeats-too-few';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            if ($settings->coding === KeyedCoding::Pair || $settings->repeats >= self::LEAST) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Warning,
-                "{$link->name} sends each code ".($settings->repeats === 1 ? 'once' : "{$settings->repeats} times"),
-                Subject::of($link, $link->name, 'repeats'),
-                ['repeats' => $settings->repeats, 'least' => self::LEAST],
-                'The receiver turns its gain up in silence and drowns the first frame in noise; the second it must hear again to believe it.',
-                'Send it four times at least.',
-                self::setLink($link, 'Send it 8 times', ['repeats' => 8]),
-            );
+        $settings = KeyedSettings::of($link);
+        if ($settings->coding === KeyedCoding::Pair || $settings->repeats >= self::LEAST) {
+            return [];
         }
+
+        return [Finding::warning(
+            "{$link->name} sends each code ".($settings->repeats === 1 ? 'once' : "{$settings->repeats} times"),
+            Spot::of($link, $link->name, 'repeats'),
+            'The receiver turns its gain up in silence and drowns the first frame in noise; the second it must hear again to believe it.',
+            'Send it four times at least.',
+            Fix::settings('Send it 8 times', $link, ['repeats' => 8]),
+            numbers: ['repeats' => $settings->repeats, 'least' => self::LEAST],
+        )];
     }
 }

@@ -4,42 +4,31 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Plan\Hop;
-use Rundfunk\Plan\Plan;
 
 /** One of our own transmitters without a number, or with one that is none. */
-final readonly class SenderUnnumbered extends KeyedRule implements LooksNearby
+#[Finds('keyed-sender-unnumbered', Step::Links)]
+final readonly class SenderUnnumbered implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'keyed-sender-unnumbered';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link]) {
-            foreach ($plan->endpointsOn($link) as $endpoint) {
-                $ours = array_filter($plan->hopsFrom($endpoint), static fn (Hop $hop): bool => KeyedCodes::isOurs($plan, $hop));
-                if ($ours === [] || KeyedCodes::senderNumber($plan, $endpoint) !== null) {
-                    continue;
-                }
-                $node = $plan->node($endpoint->nodeId);
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "{$node->name} has no sender number on {$link->name}",
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
-                    [],
-                    'The upper twenty bits say who sends; without them its receiver obeys anyone.',
-                    'Assign makes one: five hexadecimal digits.',
-                );
-            }
+        $ours = array_filter($look->plan->hopsFrom($end->endpoint), static fn (Hop $hop): bool => KeyedCodes::isOurs($look->plan, $hop));
+        if ($ours === [] || KeyedCodes::senderNumber($look->plan, $end->endpoint) !== null) {
+            return [];
         }
+
+        return [Finding::fault(
+            "{$end->node->name} has no sender number on {$end->link->name}",
+            $end->at('address'),
+            'The upper twenty bits say who sends; without them its receiver obeys anyone.',
+            'Assign makes one: five hexadecimal digits.',
+        )];
     }
 }

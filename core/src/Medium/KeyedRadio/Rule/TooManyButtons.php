@@ -4,44 +4,36 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
+use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Plan;
 
 /** More keys on a fob than a pair has buttons. */
-final readonly class TooManyButtons extends KeyedRule implements LooksNearby
+#[Finds('keyed-too-many-buttons', Step::Links)]
+final readonly class TooManyButtons implements EndRule
 {
     private const BUTTONS = 4;
 
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'keyed-too-many-buttons';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::links($plan) as ['link' => $link, 'settings' => $settings]) {
-            foreach ($settings->coding === KeyedCoding::Pair ? $plan->endpointsOn($link) : [] as $endpoint) {
-                $node = $plan->node($endpoint->nodeId);
-                $keys = count($plan->controlsOf($node));
-                if ($node->kind !== NodeKind::Remote || $keys <= self::BUTTONS) {
-                    continue;
-                }
-                yield new Finding(
-                    $this->key(),
-                    Severity::Fault,
-                    "{$node->name} has {$keys} keys, and a pair has ".self::BUTTONS,
-                    Subject::of($endpoint, "{$node->name} on {$link->name}"),
-                    ['keys' => $keys, 'buttons' => self::BUTTONS],
-                    'Each button of the fob works one of the receiver\'s four pins; there is no fifth.',
-                    'Take a second pair, or a coded fob with a plain receiver.',
-                );
-            }
+        $settings = KeyedSettings::of($end->link);
+        $keys = count($look->plan->controlsOf($end->node));
+        if ($settings->coding !== KeyedCoding::Pair || $end->node->kind !== NodeKind::Remote || $keys <= self::BUTTONS) {
+            return [];
         }
+
+        return [Finding::fault(
+            "{$end->node->name} has {$keys} keys, and a pair has ".self::BUTTONS,
+            $end->at(),
+            'Each button of the fob works one of the receiver\'s four pins; there is no fifth.',
+            'Take a second pair, or a coded fob with a plain receiver.',
+            numbers: ['keys' => $keys, 'buttons' => self::BUTTONS],
+        )];
     }
 }

@@ -7,12 +7,12 @@ namespace Rundfunk\Medium\KeyedRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** How long the wire is that serves as antenna. */
@@ -35,7 +35,7 @@ final readonly class AntennaStep implements Step
                 }
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'antennaMm'),
+                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'antennaMm'),
                     "Antenna of {$node->name} on {$link->name}",
                     null,
                     "{$lengthMm} mm",

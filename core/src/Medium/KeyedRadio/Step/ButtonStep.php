@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\KeyedRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
@@ -18,6 +17,7 @@ use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** Which button of a pair each key of a fob is: the first free of four, in the order of the keys. */
 final readonly class ButtonStep implements Step
@@ -62,7 +62,7 @@ final readonly class ButtonStep implements Step
             $code = new KeyCode($plan->newId('button', $control->id), $node->id, $control->name, 'keyed-button', null, $button, controlId: $control->id, order: $button);
             yield new Proposal(
                 $this->stage(),
-                Subject::of($control, "{$node->name}, {$control->name}"),
+                Spot::of($control, "{$node->name}, {$control->name}"),
                 "Button of {$node->name} · {$control->name}",
                 null,
                 (string) KeyedCodes::button($code),

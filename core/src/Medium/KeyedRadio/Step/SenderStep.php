@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\KeyedRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCode;
@@ -15,6 +14,7 @@ use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** The number that each of our own transmitters signs with: twenty bits, nobody's factory setting, far from each other. */
@@ -48,7 +48,7 @@ final readonly class SenderStep implements Step
                 $address = $plan->addressesOf($endpoint)[0] ?? null;
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'address'),
+                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'address'),
                     "Sender number of {$node->name} on {$link->name}",
                     $address?->value,
                     $value,

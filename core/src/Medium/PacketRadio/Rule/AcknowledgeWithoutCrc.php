@@ -5,40 +5,34 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
-use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class AcknowledgeWithoutCrc extends PacketRule implements LooksNearby
+#[Finds('packet-acknowledge-without-crc', Step::Links)]
+final readonly class AcknowledgeWithoutCrc implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'packet-acknowledge-without-crc';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
-            $settings = PacketSettings::of($link);
-            if ($settings->crcBytes > 0) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Warning,
-                $settings->acknowledge ? "{$link->name} acknowledges, yet asks for no check sum" : "{$link->name} has no check sum",
-                Subject::of($link, $link->name, 'crcBytes'),
-                ['crc_bytes' => 0],
-                $settings->acknowledge
-                    ? 'With acknowledge on, the transceiver turns the check sum on whatever you set: what you measure will not be what you planned.'
-                    : 'Noise that happens to carry the address is taken for a message.',
-                'Use two bytes.',
-                self::setLink($link, 'Set a 2-byte CRC', ['crcBytes' => 2]),
-            );
+        $settings = PacketSettings::of($link);
+        if ($settings->crcBytes > 0) {
+            return [];
         }
+
+        return [Finding::warning(
+            $settings->acknowledge ? "{$link->name} acknowledges, yet asks for no check sum" : "{$link->name} has no check sum",
+            Spot::of($link, $link->name, 'crcBytes'),
+            $settings->acknowledge
+                ? 'With acknowledge on, the transceiver turns the check sum on whatever you set: what you measure will not be what you planned.'
+                : 'Noise that happens to carry the address is taken for a message.',
+            'Use two bytes.',
+            Fix::settings('Set a 2-byte CRC', $link, ['crcBytes' => 2]),
+            numbers: ['crc_bytes' => 0],
+        )];
     }
 }

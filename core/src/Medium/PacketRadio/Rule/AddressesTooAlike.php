@@ -5,41 +5,34 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Address;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\PlanRule;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\PacketRadio\PacketEars;
+use Rundfunk\Plan\Spot;
 
 /** Two live addresses that differ in one bit: one flipped bit, and a message goes astray. */
-final readonly class AddressesTooAlike extends PacketRule
+#[Finds('packet-addresses-too-alike', Step::Links)]
+final readonly class AddressesTooAlike implements PlanRule
 {
-    public function key(): string
-    {
-        return 'packet-addresses-too-alike';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
+    public function check(Look $look): iterable
     {
         $byBytes = [];
-        foreach (self::addresses($plan) as $one) {
-            $byBytes[$one['parsed']->length()][(int) hexdec($one['parsed']->hex)] ??= $one;
+        foreach (PacketEars::all($look->plan) as $one) {
+            $byBytes[$one->parsed->length()][(int) hexdec($one->parsed->hex)] ??= $one;
         }
         foreach ($byBytes as $bytes => $those) {
             foreach (self::neighbours($those, 8 * $bytes) as [$one, $other]) {
-                yield new Finding(
-                    $this->key(),
-                    Severity::Advice,
-                    "{$one['node']->name} and {$other['node']->name} differ in one address bit",
-                    Subject::of($other['address'], "{$other['node']->name} on {$other['link']->name}, pipe {$other['address']->pipe}", 'value'),
-                    ['distance' => 1],
-                    "{$one['parsed']->spaced()} and {$other['parsed']->spaced()}: a single flipped bit takes a message to the wrong node, and the check sum does not cover that.",
+                yield Finding::advice(
+                    "{$one->node->name} and {$other->node->name} differ in one address bit",
+                    Spot::of($other->address, $other->where(), 'value'),
+                    "{$one->parsed->spaced()} and {$other->parsed->spaced()}: a single flipped bit takes a message to the wrong node, and the check sum does not cover that.",
                     'Keep addresses at least two bits apart.',
-                    $other['address']->pinned ? null : new Fix('Clear the second, for Assign to choose', Operation::change(ThingKind::Address, $other['address']->id, ['value' => null])),
-                    [$one['address']->id, $other['address']->id],
+                    $other->address->pinned ? null : Fix::change('Clear the second, for Assign to choose', $other->address, ['value' => null]),
+                    numbers: ['distance' => 1],
+                    about: [$one->address->id, $other->address->id],
                 );
             }
         }

@@ -5,39 +5,33 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
 use Rundfunk\Check\Finding;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
-use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
 
-final readonly class PayloadTooShort extends PacketRule implements LooksNearby
+#[Finds('packet-payload-too-short', Step::Links)]
+final readonly class PayloadTooShort implements LinkRule
 {
-    public function key(): string
+    public function check(Link $link, Look $look): iterable
     {
-        return 'packet-payload-too-short';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
-            $layout = PacketFrame::layout(PacketSettings::of($link));
-            if ($layout->fits()) {
-                continue;
-            }
-            yield new Finding(
-                $this->key(),
-                Severity::Fault,
-                "A payload of {$layout->lengthBytes} bytes does not hold the frame",
-                Subject::of($link, $link->name, 'payloadBytes'),
-                ['payload_bytes' => $layout->lengthBytes, 'needed_bytes' => $layout->usedBytes()],
-                "The frame of {$link->name} takes {$layout->usedBytes()} bytes; what does not fit would be cut off and read as nought.",
-                'Lengthen the payload.',
-                self::setLink($link, "Set {$layout->usedBytes()} bytes", ['payloadBytes' => $layout->usedBytes()]),
-            );
+        $layout = PacketFrame::layout(PacketSettings::of($link));
+        if ($layout->fits()) {
+            return [];
         }
+
+        return [Finding::fault(
+            "A payload of {$layout->lengthBytes} bytes does not hold the frame",
+            Spot::of($link, $link->name, 'payloadBytes'),
+            "The frame of {$link->name} takes {$layout->usedBytes()} bytes; what does not fit would be cut off and read as nought.",
+            'Lengthen the payload.',
+            Fix::settings("Set {$layout->usedBytes()} bytes", $link, ['payloadBytes' => $layout->usedBytes()]),
+            numbers: ['payload_bytes' => $layout->lengthBytes, 'needed_bytes' => $layout->usedBytes()],
+        )];
     }
 }

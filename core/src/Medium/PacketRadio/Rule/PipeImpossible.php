@@ -4,57 +4,45 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
 use Rundfunk\Medium\PacketRadio\PacketPipes;
-use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 
 /** An address on a pipe that the receiver has not, or a second one on a pipe that has one. */
-final readonly class PipeImpossible extends PacketRule implements LooksNearby
+#[Finds('packet-pipe-impossible', Step::Links)]
+final readonly class PipeImpossible implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'packet-pipe-impossible';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
-            foreach ($plan->endpointsOn($link) as $endpoint) {
-                $first = [];
-                foreach ($plan->addressesOf($endpoint) as $address) {
-                    $node = $plan->node($endpoint->nodeId);
-                    $where = "{$node->name} on {$link->name}, pipe {$address->pipe}";
-                    if ($address->pipe >= PacketPipes::COUNT) {
-                        yield $this->finding($address, $node, $where, "{$node->name} has no pipe {$address->pipe}", 'A receiver has the pipes 0 to '.(PacketPipes::COUNT - 1).'; nobody listens on this one.');
-                    } elseif (isset($first[$address->pipe])) {
-                        yield $this->finding($address, $node, $where, "Pipe {$address->pipe} of {$node->name} has two addresses", 'A pipe holds one address: the program that sets it last wins, and messages to the other are lost.');
-                    }
-                    $first[$address->pipe] = true;
-                }
+        $first = [];
+        foreach ($look->plan->addressesOf($end->endpoint) as $address) {
+            $where = "{$end->node->name} on {$end->link->name}, pipe {$address->pipe}";
+            if ($address->pipe >= PacketPipes::COUNT) {
+                yield $this->finding($address, $end->node, $where, "{$end->node->name} has no pipe {$address->pipe}", 'A receiver has the pipes 0 to '.(PacketPipes::COUNT - 1).'; nobody listens on this one.');
+            } elseif (isset($first[$address->pipe])) {
+                yield $this->finding($address, $end->node, $where, "Pipe {$address->pipe} of {$end->node->name} has two addresses", 'A pipe holds one address: the program that sets it last wins, and messages to the other are lost.');
             }
+            $first[$address->pipe] = true;
         }
     }
 
     private function finding(Address $address, Node $node, string $where, string $title, string $detail): Finding
     {
-        return new Finding(
-            $this->key(),
-            Severity::Fault,
+        return Finding::fault(
             $title,
-            Subject::of($address, $where, 'pipe'),
-            ['pipe' => $address->pipe],
+            Spot::of($address, $where, 'pipe'),
             $detail,
             'Remove it; Assign gives an address to every pipe that is needed.',
-            new Fix("Remove the address of {$node->name}", Operation::remove($address::kind(), $address->id)),
+            Fix::remove("Remove the address of {$node->name}", $address),
+            numbers: ['pipe' => $address->pipe],
         );
     }
 }

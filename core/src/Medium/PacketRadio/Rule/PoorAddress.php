@@ -4,39 +4,33 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
-use Rundfunk\Check\LooksNearby;
-use Rundfunk\Check\Severity;
-use Rundfunk\Check\Subject;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Knowledge;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\PacketRadio\PacketEars;
+use Rundfunk\Plan\Spot;
 
-final readonly class PoorAddress extends PacketRule implements LooksNearby
+#[Finds('packet-poor-address', Step::Links)]
+final readonly class PoorAddress implements EndRule
 {
-    public function key(): string
+    public function check(End $end, Look $look): iterable
     {
-        return 'packet-poor-address';
-    }
-
-    public function check(Plan $plan, Knowledge $knowledge): iterable
-    {
-        foreach (self::addresses($plan) as ['address' => $address, 'parsed' => $parsed, 'node' => $node, 'link' => $link]) {
-            $weaknesses = $parsed->weaknesses();
+        foreach (PacketEars::of($look->plan, $end->endpoint) as $one) {
+            $weaknesses = $one->parsed->weaknesses();
             if ($weaknesses === []) {
                 continue;
             }
-            yield new Finding(
-                $this->key(),
-                Severity::Warning,
-                "{$parsed->spaced()} is a poor address",
-                Subject::of($address, "{$node->name} on {$link->name}, pipe {$address->pipe}", 'value'),
-                ['address' => $parsed->hex],
+            yield Finding::warning(
+                "{$one->parsed->spaced()} is a poor address",
+                Spot::of($one->address, $one->where(), 'value'),
                 ucfirst(implode('; ', $weaknesses)).'. The receiver finds such an address in noise, or misses the real one.',
                 'Choose an address with several changes of level.',
-                new Fix('Clear it, for Assign to choose', Operation::change(ThingKind::Address, $address->id, ['value' => null, 'pinned' => false])),
+                Fix::change('Clear it, for Assign to choose', $one->address, ['value' => null, 'pinned' => false]),
+                numbers: ['address' => $one->parsed->hex],
             );
         }
     }

@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\PacketRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketAddress;
@@ -19,6 +18,7 @@ use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /**
@@ -54,7 +54,7 @@ final readonly class AddressStep implements Step
                     $node = $plan->node($endpoint->nodeId);
                     yield new Proposal(
                         $this->stage(),
-                        Subject::of($endpoint, "{$node->name} on {$link->name}", "pipe {$pipe}"),
+                        Spot::of($endpoint, "{$node->name} on {$link->name}", "pipe {$pipe}"),
                         "Address of {$node->name} on {$link->name}, pipe {$pipe}",
                         $existing?->value,
                         $chosen->spaced(),

@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\PacketRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\ChannelPlan;
@@ -16,6 +15,7 @@ use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** The channel of each packet-radio link. */
@@ -86,7 +86,7 @@ final readonly class LinkChannelStep implements Step
 
         return new Proposal(
             $this->stage(),
-            Subject::of($link, $link->name, 'channel'),
+            Spot::of($link, $link->name, 'channel'),
             "Channel of {$link->name}",
             $before === null ? null : (string) $before,
             (string) $channel,

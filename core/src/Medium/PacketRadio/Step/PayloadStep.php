@@ -7,13 +7,13 @@ namespace Rundfunk\Medium\PacketRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** A payload long enough for the frame. */
@@ -33,7 +33,7 @@ final readonly class PayloadStep implements Step
             }
             yield new Proposal(
                 $this->stage(),
-                Subject::of($link, $link->name, 'payloadBytes'),
+                Spot::of($link, $link->name, 'payloadBytes'),
                 "Payload of {$link->name}",
                 $layout->lengthBytes.' bytes',
                 $layout->usedBytes().' bytes',

@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\PacketRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Check\Subject;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
@@ -16,8 +15,9 @@ use Rundfunk\Medium\PacketRadio\RetryClash;
 use Rundfunk\Medium\PacketRadio\RetryDelay;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Shape\Values;
+use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\Values;
 
 /** Retry delays: long enough for the acknowledge, and different enough that two senders that collide come apart. */
 final readonly class RetryDelayStep implements Step
@@ -60,7 +60,7 @@ final readonly class RetryDelayStep implements Step
                 $node = $plan->node($endpoint->nodeId);
                 yield new Proposal(
                     $this->stage(),
-                    Subject::of($endpoint, "{$node->name} on {$link->name}", 'retryDelayUs'),
+                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'retryDelayUs'),
                     "Retry delay of {$node->name} on {$link->name}",
                     $before === null ? null : "{$before} µs",
                     "{$delay} µs",

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Check;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\PinUse;
+use Rundfunk\Plan\Spot;
+
+/** One wire of a plan, with what it joins. */
+final readonly class Wire
+{
+    /** @param  BoardPin|null  $pin  null where the board has no pin of that name */
+    public function __construct(public Node $node, public Board $board, public Module $module, public Terminal $terminal, public PinUse $use, public ?BoardPin $pin)
+    {
+    }
+
+    public function at(): Spot
+    {
+        return Spot::of($this->use, "{$this->node->name}, {$this->module->name} {$this->terminal->name}", 'pin');
+    }
+}

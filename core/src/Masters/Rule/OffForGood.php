@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Masters\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\OutputRule;
+use Rundfunk\Check\Step;
+use Rundfunk\Masters\Arbiter;
+use Rundfunk\Masters\Standing;
+use Rundfunk\Masters\Turn;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Precedence;
+use Rundfunk\Plan\Spot;
+
+/** Off is to win until a hand switches on, and no hand can. */
+#[Finds('off-for-good', Step::Routes)]
+final readonly class OffForGood implements OutputRule
+{
+    public function check(Output $output, Look $look): iterable
+    {
+        if ($output->precedence === Precedence::OffFirst && $this->staysOff($look->plan, $output)) {
+            return [Finding::warning(
+                "{$output->name} of {$look->plan->node($output->nodeId)->name}, once off, stays off",
+                Spot::of($output, "{$output->name} of {$look->plan->node($output->nodeId)->name}", 'precedence'),
+                'Off wins until an explicit on by hand, but its masters that are worked by hand only switch it off or over. A toggle, a timer or a reading does not count.',
+                'Route a key, text or widget to it with on, or let the last message count.',
+                Fix::change('Let the last message count', $output, ['precedence' => Precedence::LastWriter->value]),
+            )];
+        }
+
+        return [];
+    }
+
+    private function staysOff(Plan $plan, Output $output): bool
+    {
+        $arbiter = new Arbiter($output->precedence);
+        $barred = false;
+        foreach ($plan->routesTo($output) as $route) {
+            $control = $plan->control($route->controlId);
+            $barred = $barred || $arbiter->hear(new Standing(true), $control, $route, Turn::Worked)->barred;
+            if ($arbiter->hear(new Standing(false, [], true), $control, $route, Turn::Worked)->on) {
+                return false;
+            }
+        }
+
+        return $barred;
+    }
+}

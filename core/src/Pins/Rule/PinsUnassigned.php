@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\NodeRule;
+use Rundfunk\Check\Step;
+use Rundfunk\Edit\Operation;
+use Rundfunk\Pins\Demands;
+use Rundfunk\Pins\Rewire;
+use Rundfunk\Pins\Rewiring;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Spot;
+
+/** Terminals still without a pin, for which there is room. */
+#[Finds('pins-unassigned', Step::PinsAndPower)]
+final readonly class PinsUnassigned implements NodeRule
+{
+    public function check(Node $node, Look $look): iterable
+    {
+        if (Demands::of($look->plan, $node, $look->catalogue)->met()) {
+            return [];
+        }
+        $new = array_values(array_filter(
+            Rewiring::of($look->plan, $node, $look->catalogue),
+            static fn (Rewire $change): bool => $change->before === null,
+        ));
+        if ($new === []) {
+            return [];
+        }
+        $count = count($new);
+
+        return [Finding::warning(
+            $count === 1 ? "One terminal of {$node->name} has no pin yet" : "{$count} terminals of {$node->name} have no pin yet",
+            Spot::of($node, $node->name, 'pins'),
+            'Not wired yet: '.implode(', ', array_map(static fn (Rewire $change): string => "{$change->module->name} {$change->terminal->name}", $new)).'.',
+            'Assign proposes a pin for each.',
+            new Fix($count === 1 ? "Put {$new[0]->words()}" : "Wire all {$count}", ...array_map(
+                static fn (Rewire $change): Operation => $change->operation($look->plan),
+                Rewiring::of($look->plan, $node, $look->catalogue),
+            )),
+            numbers: ['count' => $count],
+        )];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Routes\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\RouteRule;
+use Rundfunk\Check\Step;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
+
+/** An action that its control cannot give: a latching switch cannot toggle. */
+#[Finds('action-unfit', Step::Routes)]
+final readonly class ActionUnfit implements RouteRule
+{
+    public function check(Route $route, Look $look): iterable
+    {
+        $control = $look->plan->control($route->controlId);
+        $fitting = $control->kind->actions();
+        $name = RouteNames::of($look->plan, $route);
+        if (! in_array($route->action, $fitting, true)) {
+            yield Finding::fault(
+                self::title($control->kind, $route->action),
+                Spot::of($route, $name, 'action'),
+                self::why($control->kind),
+                'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
+                Fix::change("Make it {$fitting[0]->value}", $route, ['action' => $fitting[0]->value, 'pulseMs' => null]),
+                numbers: ['action' => $route->action->value, 'control' => $control->kind->value],
+            );
+        } elseif ($route->action === Action::Pulse && $route->pulseMs === null) {
+            yield Finding::warning(
+                'A pulse has no length yet',
+                Spot::of($route, $name, 'pulseMs'),
+                'Nothing says how long the output stays on.',
+                'Give it a length.',
+                Fix::change('Make it one second', $route, ['pulseMs' => 1000]),
+                about: [$route->id, 'pulse'],
+            );
+        }
+    }
+
+    private static function title(ControlKind $kind, Action $action): string
+    {
+        $what = $kind === ControlKind::Axis ? 'stick' : $kind->words();
+        $article = preg_match('/^[aeiou]/', $what) === 1 ? 'An' : 'A';
+
+        return "{$article} {$what} cannot do \"{$action->value}\"";
+    }
+
+    private static function why(ControlKind $kind): string
+    {
+        return match ($kind) {
+            ControlKind::Switch => 'A latching switch has a position; an action that ignores it leaves switch and load at odds.',
+            ControlKind::Axis => 'A stick gives a value, not a press.',
+            ControlKind::Reading => 'A sensor says which side of a threshold it is on, again and again; it does not press.',
+            ControlKind::Call => 'A call says who calls and nothing else: there is no value in it, and no letting go.',
+            ControlKind::Text, ControlKind::Phrase, ControlKind::Gesture => 'It comes once and is over: there is nothing to hold or follow.',
+            ControlKind::Timer, ControlKind::Trigger => 'It happens once and is over: there is nothing to hold or follow.',
+            ControlKind::Button, ControlKind::Key, ControlKind::Widget => 'A push button has no position to follow.',
+        };
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Routes\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Medium\HandsOutCodes;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
+
+#[Finds('code-missing', Step::Routes)]
+final readonly class CodeMissing implements HopRule
+{
+    public function check(Leg $leg, Look $look): iterable
+    {
+        $medium = $look->media->named($leg->link->medium);
+        if ($leg->hop->code !== null || ! $medium instanceof HandsOutCodes || $medium->codes($look->plan, $leg->hop) === null) {
+            return [];
+        }
+        $name = RouteNames::of($look->plan, $leg->route);
+
+        return [Finding::warning(
+            "{$name} has no command code yet",
+            Spot::of($leg->hop, "{$name} over {$leg->link->name}", 'code'),
+            'Both ends must agree on the number that stands for this command.',
+            'Assign gives it one that is free.',
+        )];
+    }
+}

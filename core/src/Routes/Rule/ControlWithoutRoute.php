@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Routes\Rule;
+
+use Rundfunk\Check\ControlRule;
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Step;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\PublishesReadings;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
+
+#[Finds('control-without-route', Step::Routes)]
+final readonly class ControlWithoutRoute implements ControlRule
+{
+    public function check(Control $control, Look $look): iterable
+    {
+        $node = $look->plan->node($control->nodeId);
+        if ($look->plan->routesFrom($control) === [] && ! self::isPublished($look->plan, $control, $node, $look->knowledge)) {
+            return [Finding::warning(
+                "{$control->name} of {$node->name} does nothing",
+                Spot::of($control, "{$node->name}, {$control->name}"),
+                'Someone will press it and think that the link is down.',
+                'Give it an action in the switch table, or remove it.',
+                Fix::remove("Remove {$control->name}", $control),
+            )];
+        }
+
+        return [];
+    }
+
+    /** A reading that the node tells whoever listens is of use without a route. */
+    private static function isPublished(Plan $plan, Control $control, Node $node, Knowledge $knowledge): bool
+    {
+        if ($control->kind !== ControlKind::Reading) {
+            return false;
+        }
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            if ($knowledge->media->named($plan->link($endpoint->linkId)->medium) instanceof PublishesReadings) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Routes\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\OutputRule;
+use Rundfunk\Check\Step;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Spot;
+
+#[Finds('output-undriven', Step::Routes)]
+final readonly class OutputUndriven implements OutputRule
+{
+    public function check(Output $output, Look $look): iterable
+    {
+        if ($look->plan->routesTo($output) === []) {
+            $node = $look->plan->node($output->nodeId);
+
+            return [Finding::warning(
+                "Nothing drives {$output->name} of {$node->name}",
+                Spot::of($output, "{$node->name}, {$output->name}"),
+                'It is wired and never switched.',
+                'Route a control to it, or remove it.',
+                Fix::remove("Remove {$output->name}", $output),
+            )];
+        }
+
+        return [];
+    }
+}

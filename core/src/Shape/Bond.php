@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Shape;
+
+/** What a thing is to the one it refers to. Removal, and how far a change is felt, follow from this. */
+enum Bond
+{
+    /** A part of it: it belongs to that one alone, and goes when that goes. A module of its node. */
+    case PartOf;
+
+    /** It stands between several, and goes when any of them goes. A route between control and output. */
+    case Joins;
+
+    /** It can be without: when that one goes, the reference is cleared. A node of its place. */
+    case Mentions;
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk;
+
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Assign\AttachmentStep;
+use Rundfunk\Assign\ChannelStep;
+use Rundfunk\Assign\CodeStep;
+use Rundfunk\Assign\PathStep;
+use Rundfunk\Assign\PinStep;
+use Rundfunk\Assign\Proposes;
+use Rundfunk\Assign\SupplyStep;
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Check\Checker;
+use Rundfunk\Check\HasRules;
+use Rundfunk\Check\Rulebook;
+use Rundfunk\Links\Rule\EndpointWithoutModule;
+use Rundfunk\Masters\Rule\AllOffMisses;
+use Rundfunk\Masters\Rule\OffForGood;
+use Rundfunk\Masters\Rule\PrecedenceIdle;
+use Rundfunk\Masters\Rule\RoutesFight;
+use Rundfunk\Medium\Cellular\Cellular;
+use Rundfunk\Medium\Infrared\Infrared;
+use Rundfunk\Medium\Ip\Ip;
+use Rundfunk\Medium\KeyedRadio\KeyedRadio;
+use Rundfunk\Medium\Media;
+use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Pins\Rule\BusPinsMissing;
+use Rundfunk\Pins\Rule\ChannelMissing;
+use Rundfunk\Pins\Rule\ChannelShared;
+use Rundfunk\Pins\Rule\ConsolePinTaken;
+use Rundfunk\Pins\Rule\NodeWithoutBoard;
+use Rundfunk\Pins\Rule\NoPinLeft;
+use Rundfunk\Pins\Rule\PinIncapable;
+use Rundfunk\Pins\Rule\PinsUnassigned;
+use Rundfunk\Pins\Rule\PinUsedTwice;
+use Rundfunk\Pins\Rule\SelectPinAsInput;
+use Rundfunk\Pins\Rule\StrapPinPulled;
+use Rundfunk\Pins\Rule\TerminalWiredTwice;
+use Rundfunk\Power\Rule\AdapterMissing;
+use Rundfunk\Power\Rule\WeakRail;
+use Rundfunk\Routes\Rule\ActionUnfit;
+use Rundfunk\Routes\Rule\CodeMissing;
+use Rundfunk\Routes\Rule\CodeShared;
+use Rundfunk\Routes\Rule\ControlWithoutRoute;
+use Rundfunk\Routes\Rule\OutputUndriven;
+use Rundfunk\Routes\Rule\RouteWithoutPath;
+use Rundfunk\Routes\Rule\ValueImpossible;
+use Rundfunk\Routes\Rule\ValueMissing;
+use Rundfunk\Routes\Rule\ValueOutside;
+use Rundfunk\Routes\Rule\ValueSpanUnknown;
+
+/**
+ * What this program ships with, put together: the one place that lists media, rules and steps of Assign. Only entry points
+ * (the command line, the application's provider, the documents' script) and tests name it.
+ */
+final class Shipped
+{
+    private static ?Knowledge $knowledge = null;
+
+    public static function knowledge(): Knowledge
+    {
+        return self::$knowledge ??= new Knowledge(Catalogue::readFrom(dirname(__DIR__).'/catalogue'), Media::of(
+            new PacketRadio,
+            new Infrared,
+            new KeyedRadio,
+            new Cellular,
+            new Ip,
+        ));
+    }
+
+    public static function checker(): Checker
+    {
+        return new Checker(self::knowledge(), self::rules());
+    }
+
+    public static function assigner(): Assigner
+    {
+        $steps = [new SupplyStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep];
+        foreach (self::knowledge()->media->all() as $medium) {
+            $steps = [...$steps, ...$medium instanceof Proposes ? $medium->steps() : []];
+        }
+
+        return new Assigner(self::knowledge(), $steps);
+    }
+
+    /** In the order in which findings of one gravity are listed. */
+    public static function rules(): Rulebook
+    {
+        $byMedium = [];
+        foreach (self::knowledge()->media->all() as $medium) {
+            $byMedium[$medium->key()] = $medium instanceof HasRules ? $medium->rules() : [];
+        }
+
+        return new Rulebook([
+            new NodeWithoutBoard,
+            new PinUsedTwice,
+            new TerminalWiredTwice,
+            new PinIncapable,
+            new StrapPinPulled,
+            new SelectPinAsInput,
+            new ConsolePinTaken,
+            new BusPinsMissing,
+            new NoPinLeft,
+            new PinsUnassigned,
+            new WeakRail,
+            new AdapterMissing,
+            new ChannelMissing,
+            new ChannelShared,
+            new EndpointWithoutModule,
+            new ControlWithoutRoute,
+            new OutputUndriven,
+            new RouteWithoutPath,
+            new CodeMissing,
+            new CodeShared,
+            new ActionUnfit,
+            new ValueImpossible,
+            new ValueMissing,
+            new ValueOutside,
+            new ValueSpanUnknown,
+            new RoutesFight,
+            new PrecedenceIdle,
+            new OffForGood,
+            new AllOffMisses,
+        ], $byMedium);
+    }
+}
