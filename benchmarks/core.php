@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-// How the core's time grows with the plan: php benchmarks/core.php
-// Each figure is a median of nine on plans that were never looked into before, printed beside its ratio to the demo's, measured in the same run.
+// How the core's time grows with the plan, in three shapes: php benchmarks/core.php
+// Each figure is a median of nine on plans that were never looked into before. The exponent is that of the growth from 50
+// to 500 nodes: 1 is linear.
 
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanReader;
 use Rundfunk\Plan\PlanWriter;
-use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shipped;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/large-plan.php';
+require __DIR__.'/edits.php';
 
 /**
  * @template T
@@ -38,30 +38,28 @@ function medianMs(Closure $work, Closure $prepare): float
 }
 
 ini_set('memory_limit', '2G');
-$knowledge = Shipped::knowledge();
 $checker = Shipped::checker();
-$base = [];
-printf("%-14s %8s %8s | %18s %18s %18s\n", 'plan', 'nodes', 'routes', 'read', 'whole check', 'edit + recheck');
-foreach (['demo' => LindenHollow::plan(Shipped::assigner()), 50 => null, 100 => null, 200 => null, 500 => null] as $name => $plan) {
-    $from = hrtime(true);
-    $plan ??= Shipped::assigner()->assign(largePlan((int) $name, Shipped::assigner()))->plan;
-    $assignMs = (hrtime(true) - $from) / 1e6;
-    $json = (new PlanWriter)->write($plan);
-    $reader = new PlanReader($knowledge);
-    $findings = $checker->check($plan);
-    $node = $plan->nodes()[0];
-    $figures = [
-        'read' => medianMs(static fn (string $text) => $reader->read($text), static fn (): string => $json),
-        'check' => medianMs(static fn (Plan $read) => $checker->check($read), static fn (): Plan => $reader->read($json)),
-        'edit' => medianMs(
-            static fn (Plan $read) => $checker->recheck((new Editor($knowledge))->apply($read, [Operation::change(ThingKind::Node, $node->id, ['name' => 'Other'])]), $findings),
-            static fn (): Plan => $reader->read($json),
-        ),
-    ];
-    $base = $base === [] ? $figures : $base;
-    printf('%-14s %8d %8d |', $name, count($plan->nodes()), count($plan->routes()));
-    foreach ($figures as $figure => $ms) {
-        printf(' %9.1f ms %5.1f×', $ms, $ms / $base[$figure]);
+$assigner = Shipped::assigner();
+$editor = new Editor(Shipped::knowledge());
+$reader = new PlanReader(Shipped::knowledge());
+$sizes = [50, 100, 200, 500];
+foreach (SHAPES as $shape) {
+    $table = [];
+    foreach ($sizes as $size) {
+        $json = (new PlanWriter)->write($assigner->assign(largePlan($size, $assigner, $shape))->plan);
+        $again = static fn (): Plan => $reader->read($json);
+        $plan = $again();
+        $findings = $checker->check($plan);
+        $table['whole check'][$size] = medianMs(static fn (Plan $plan) => $checker->check($plan), $again);
+        foreach (['leaf: ' => leafEdits($plan), 'broad: ' => broadEdits($plan)] as $kind => $edits) {
+            foreach ($edits as $name => $operations) {
+                /** @var list<Operation> $operations */
+                $table[$kind.$name][$size] = medianMs(static fn (Plan $plan) => $checker->recheck($editor->apply($plan, $operations), $findings), $again);
+            }
+        }
     }
-    printf("   made and assigned in %.1f s\n", $assignMs / 1000);
+    printf("%-22s %s   exponent\n", $shape, implode('', array_map(static fn (int $size): string => sprintf('%10d', $size), $sizes)));
+    foreach ($table as $name => $row) {
+        printf("  %-20s %s ms   %.2f\n", $name, implode('', array_map(static fn (float $ms): string => sprintf('%10.1f', $ms), $row)), log($row[500] / $row[50]) / log(10));
+    }
 }

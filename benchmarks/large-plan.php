@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-// A made-up plan of a given size: groups of five boards and five handhelds round one link, every medium in its turn, every
-// key routed.
+// Made-up plans of a given size in three shapes, ten routes a node:
+// - islands: groups of five boards and five handhelds round one link each, every medium in its turn;
+// - house:   all nodes on one house network, five pages and five boards to a group;
+// - hub:     a link a group, one gateway on all of them, four routes of five two hops through it.
 
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\Sketch;
@@ -17,26 +19,70 @@ use Rundfunk\Plan\SupplyFrom;
 
 const MEDIA_IN_TURN = ['packet-radio', 'infrared', 'packet-radio', 'keyed-radio', 'ip', 'packet-radio', 'cellular'];
 
+const SHAPES = ['islands', 'house', 'hub'];
+
 /** @param  int  $nodes a multiple of ten; ten routes a node */
-function largePlan(int $nodes, Assigner $assigner): Plan
+function largePlan(int $nodes, Assigner $assigner, string $shape = 'islands'): Plan
 {
-    $sketch = new Sketch("large-{$nodes}", "{$nodes} nodes", $assigner, 'eu', [1, 6]);
-    for ($group = 0; $group < intdiv($nodes, 10); $group++) {
-        $medium = MEDIA_IN_TURN[$group % count(MEDIA_IN_TURN)];
-        $sketch->place("p{$group}", "Place {$group}")->link("l{$group}", "Link {$group}", $medium);
-        for ($one = 0; $one < 5; $one++) {
-            addBoard($sketch, $group, $one, $medium);
-        }
-        for ($one = 0; $one < 5; $one++) {
-            addHandheld($sketch, $group, $one, $medium);
-            addRoutes($sketch, $group, $one, $medium);
-        }
+    $sketch = new Sketch("large-{$shape}-{$nodes}", "{$nodes} nodes, {$shape}", $assigner, 'eu', [1, 6]);
+    $groups = intdiv($nodes, 10);
+    if ($shape === 'islands') {
+        addIslands($sketch, $groups);
+    } else {
+        addNetworks($sketch, $groups, $shape === 'hub');
     }
 
     return $sketch->plan();
 }
 
-function addBoard(Sketch $sketch, int $group, int $one, string $medium): void
+function addIslands(Sketch $sketch, int $groups): void
+{
+    for ($group = 0; $group < $groups; $group++) {
+        $medium = MEDIA_IN_TURN[$group % count(MEDIA_IN_TURN)];
+        $sketch->place("p{$group}", "Place {$group}")->link("l{$group}", "Link {$group}", $medium);
+        for ($one = 0; $one < 5; $one++) {
+            addBoard($sketch, $group, $one, $medium, "l{$group}");
+        }
+        for ($one = 0; $one < 5; $one++) {
+            addHandheld($sketch, $group, $one, $medium, "l{$group}");
+            addRoutes($sketch, $group, $one, $medium);
+        }
+    }
+}
+
+/** Pages and boards on IP: one link for all, or a link a group with a gateway that is on each. */
+function addNetworks(Sketch $sketch, int $groups, bool $hub): void
+{
+    $wide = ['subnet' => '10.20.0.0/21', 'dhcpFrom' => 1_500, 'dhcpTo' => 2_000];
+    for ($group = 0; $group < $groups; $group++) {
+        if ($hub || $group === 0) {
+            $sketch->link("l{$group}", $hub ? "Link {$group}" : 'House network', 'ip', $hub ? ['subnet' => sprintf('10.20.%d.0/24', $group)] : $wide);
+        }
+        $sketch->place("p{$group}", "Place {$group}");
+        for ($one = 0; $one < 5; $one++) {
+            $link = $hub ? "l{$group}" : 'l0';
+            addBoard($sketch, $group, $one, 'ip', $link, ! $hub && $group + $one === 0);
+            addHandheld($sketch, $group, $one, 'ip', $link);
+        }
+    }
+    if ($hub) {
+        $sketch->place('hub', 'Hub')->node('gateway', 'Gateway', NodeKind::Gateway, 'hub', 'computer-40pin');
+        for ($group = 0; $group < $groups; $group++) {
+            $sketch->join("l{$group}", 'gateway', Role::Both, null, ['broker' => true]);
+        }
+    }
+    for ($group = 0; $group < $groups; $group++) {
+        for ($one = 0; $one < 5; $one++) {
+            for ($route = 0; $route < 20; $route++) {
+                // At the hub one route of five stays in its group, the others go to the next.
+                $to = $hub && $route % 5 !== 0 ? ($group + 1) % $groups : $group;
+                $sketch->route("h{$group}-{$one}-k".($route % 8 + 1), Action::On, "b{$to}-".($route % 5).'-o'.(intdiv($route, 5) + 1));
+            }
+        }
+    }
+}
+
+function addBoard(Sketch $sketch, int $group, int $one, string $medium, string $link, ?bool $broker = null): void
 {
     $key = "b{$group}-{$one}";
     [$module, $supply] = match ($medium) {
@@ -51,26 +97,26 @@ function addBoard(Sketch $sketch, int $group, int $one, string $medium): void
     if ($module !== null) {
         $sketch->module("{$key}-link", $key, $module, 'Link', $supply);
     }
-    $sketch->join("l{$group}", $key, $medium === 'cellular' || $medium === 'ip' ? Role::Both : Role::Receives, $module === null ? null : "{$key}-link", $medium === 'ip' && $one === 0 ? ['broker' => true] : []);
+    $sketch->join($link, $key, $medium === 'cellular' || $medium === 'ip' ? Role::Both : Role::Receives, $module === null ? null : "{$key}-link", $broker ?? ($medium === 'ip' && $one === 0) ? ['broker' => true] : []);
     for ($output = 1; $output <= 4; $output++) {
         $sketch->output("{$key}-o{$output}", $key, "Lamp {$output}", OutputKind::Relay, "{$key}-bank", "IN{$output}");
     }
 }
 
-function addHandheld(Sketch $sketch, int $group, int $one, string $medium): void
+function addHandheld(Sketch $sketch, int $group, int $one, string $medium, string $link): void
 {
     $key = "h{$group}-{$one}";
     match ($medium) {
         'packet-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '32bit-3v3-26io')
             ->module("{$key}-link", $key, 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
-            ->join("l{$group}", $key, Role::Sends, "{$key}-link"),
+            ->join($link, $key, Role::Sends, "{$key}-link"),
         'keyed-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '8bit-5v-20io')
             ->module("{$key}-link", $key, 'keyed-transmitter', 'Transmitter', SupplyFrom::Board5V)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
-            ->join("l{$group}", $key, Role::Sends, "{$key}-link"),
-        'infrared' => $sketch->node($key, "Remote {$group}.{$one}", NodeKind::Remote, "p{$group}", null)->join("l{$group}", $key, Role::Sends),
+            ->join($link, $key, Role::Sends, "{$key}-link"),
+        'infrared' => $sketch->node($key, "Remote {$group}.{$one}", NodeKind::Remote, "p{$group}", null)->join($link, $key, Role::Sends),
         'cellular' => $sketch->node($key, "Phone {$group}.{$one}", NodeKind::Phone, "p{$group}", null)
-            ->join("l{$group}", $key, Role::Both, null, ['listed' => true])->address("l{$group}", $key, 0, '+4420794'.sprintf('6%04d', ($group * 5 + $one) % 1000), true),
-        default => $sketch->node($key, "Page {$group}.{$one}", NodeKind::Gateway, "p{$group}", 'computer-40pin')->join("l{$group}", $key, Role::Both),
+            ->join($link, $key, Role::Both, null, ['listed' => true])->address($link, $key, 0, '+4420794'.sprintf('6%04d', ($group * 5 + $one) % 1000), true),
+        default => $sketch->node($key, "Page {$group}.{$one}", NodeKind::Gateway, "p{$group}", 'computer-40pin')->join($link, $key, Role::Both),
     };
     $kind = match ($medium) {
         'infrared' => ControlKind::Key,

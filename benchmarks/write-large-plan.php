@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Prints a made-up plan of a given size, assigned: php benchmarks/write-large-plan.php 500
+// Prints a made-up plan of a given size, assigned: php benchmarks/write-large-plan.php 500 [islands|house|hub]
 
 use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Shipped;
@@ -11,5 +11,4 @@ require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/large-plan.php';
 
 ini_set('memory_limit', '2G');
-$knowledge = Shipped::knowledge();
-echo (new PlanWriter)->write(Shipped::assigner()->assign(largePlan((int) ($argv[1] ?? 100), Shipped::assigner()))->plan);
+echo (new PlanWriter)->write(Shipped::assigner()->assign(largePlan((int) ($argv[1] ?? 100), Shipped::assigner(), $argv[2] ?? 'islands'))->plan);

@@ -38,11 +38,7 @@ final class Judging
         $this->ask(ControlRule::class, Control::class, $subjects->of(Control::class), static fn (ControlRule $rule, Control $control): iterable => $rule->check($control, $look));
         $this->ask(OutputRule::class, Output::class, $subjects->of(Output::class), static fn (OutputRule $rule, Output $output): iterable => $rule->check($output, $look));
         $this->ask(RouteRule::class, Route::class, $subjects->of(Route::class), static fn (RouteRule $rule, Route $route): iterable => $rule->check($route, $look));
-        $this->ask(WireRule::class, PinUse::class, $subjects->of(PinUse::class), static function (WireRule $rule, PinUse $use) use ($look): iterable {
-            $wire = $look->wire($use);
-
-            return $wire === null ? [] : $rule->check($wire, $look);
-        });
+        $this->ask(WireRule::class, PinUse::class, $subjects->of(PinUse::class), static fn (WireRule $rule, PinUse $use): iterable => ($wire = $look->wire($use)) === null ? [] : $rule->check($wire, $look));
         foreach ($this->byMedium($subjects->of(Link::class), static fn (Link $link): string => $link->medium) as $medium => $links) {
             $this->ask(LinkRule::class, Link::class, $links, static fn (LinkRule $rule, Link $link): iterable => $rule->check($link, $look), $medium);
         }
@@ -52,11 +48,7 @@ final class Judging
         }
         $hops = $this->byMedium($subjects->of(Hop::class), static fn (Hop $hop): string => $look->plan->link($hop->linkId)->medium);
         foreach ($hops as $medium => $those) {
-            $this->ask(HopRule::class, Hop::class, $those, static function (HopRule $rule, Hop $hop) use ($look): iterable {
-                $leg = $look->leg($hop);
-
-                return $leg === null ? [] : $rule->check($leg, $look);
-            }, $medium);
+            $this->ask(HopRule::class, Hop::class, $those, static fn (HopRule $rule, Hop $hop): iterable => ($leg = $look->leg($hop)) === null ? [] : $rule->check($leg, $look), $medium);
         }
         foreach ($this->rules->judging(PlanRule::class) as [$rule]) {
             $this->keep($this->rules->finds($rule), $look->plan->particulars->id, $rule->check($look));
@@ -114,7 +106,12 @@ final class Judging
     /** @param  iterable<Finding>  $findings */
     private function keep(Finds $finds, string $subject, iterable $findings): void
     {
-        unset($this->found[$finds->key][$subject]);
+        if (isset($this->found[$finds->key][$subject])) {
+            unset($this->found[$finds->key][$subject]);
+        }
+        if ($findings === []) {
+            return;
+        }
         foreach ($findings as $finding) {
             $this->found[$finds->key][$subject][] = $finding->foundBy($finds);
         }

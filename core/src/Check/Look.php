@@ -29,6 +29,12 @@ final class Look
     /** @var array<string, End> by id of the endpoint */
     private array $ends = [];
 
+    /** @var array<string, Leg|null> by id of the hop */
+    private array $legs = [];
+
+    /** @var array<string, list<Wire>> by id of the node */
+    private array $wiresOf = [];
+
     /** @var array<class-string, object> */
     private array $workedOut = [];
 
@@ -83,12 +89,7 @@ final class Look
     /** @return list<Wire> module by module */
     public function wiresOf(Node $node): array
     {
-        $wires = [];
-        foreach ($this->plan->modulesOf($node) as $module) {
-            $wires = [...$wires, ...array_map($this->wire(...), $this->plan->pinUsesOf($module))];
-        }
-
-        return array_values(array_filter($wires));
+        return $this->wiresOf[$node->id] ??= $this->workOutWires($node);
     }
 
     public function end(Endpoint $endpoint): End
@@ -98,6 +99,15 @@ final class Look
 
     /** @return Leg|null null where one of its ends is on another link */
     public function leg(Hop $hop): ?Leg
+    {
+        if (! array_key_exists($hop->id, $this->legs)) {
+            $this->legs[$hop->id] = $this->workOutLeg($hop);
+        }
+
+        return $this->legs[$hop->id];
+    }
+
+    private function workOutLeg(Hop $hop): ?Leg
     {
         $from = $this->plan->endpoint($hop->fromId);
         $to = $this->plan->endpoint($hop->toId);
@@ -111,6 +121,19 @@ final class Look
             $from, $this->plan->node($from->nodeId), $to, $this->plan->node($to->nodeId),
             $this->plan->control($route->controlId), $this->plan->output($route->outputId),
         );
+    }
+
+    /** @return list<Wire> */
+    private function workOutWires(Node $node): array
+    {
+        $wires = [];
+        foreach ($this->plan->modulesOf($node) as $module) {
+            foreach ($this->plan->pinUsesOf($module) as $use) {
+                $wires[] = $this->wire($use);
+            }
+        }
+
+        return array_values(array_filter($wires));
     }
 
     private function workOutEnd(Endpoint $endpoint): End

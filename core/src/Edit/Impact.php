@@ -52,16 +52,13 @@ final readonly class Impact
      */
     public function on(string $class): array
     {
-        $all = $this->plan->of($class);
         if ($this->ids === null) {
-            return $all;
+            return $this->plan->of($class);
         }
-        $ids = $this->ids[$class::kind()->value] ?? [];
-        if ($ids === []) {
-            return [];
-        }
+        /** @var list<T> $things */
+        $things = $this->plan->pick($class, array_keys($this->ids[$class::kind()->value] ?? []));
 
-        return array_values(array_filter($all, static fn (Thing $thing): bool => isset($ids[$thing->id()])));
+        return $things;
     }
 
     /** @return list<string> ids of what the edit removed */

@@ -21,7 +21,7 @@ final readonly class LeftOver
     public static function on(Plan $plan, Node $node, Catalogue $catalogue): ?self
     {
         $board = $catalogue->boardOf($node);
-        if ($board === null || Demands::of($plan, $node, $catalogue)->met()) {
+        if ($board === null) {
             return null;
         }
         $planned = (new PinPlanner($catalogue))->plan($plan, $node);

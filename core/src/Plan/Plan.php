@@ -15,11 +15,20 @@ final class Plan
     /** The version of the file format that this program writes, and the newest it reads. */
     public const FORMAT = 1;
 
+    /** So many groups are picked out one by one before an index of all is made. */
+    private const PICKED_OUT = 100;
+
     /** @var array<string, list<Thing>> things by class, in order */
     private array $sorted = [];
 
-    /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds */
+    /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds: those that were asked for */
     private array $groups = [];
+
+    /** @var array<string, array<string, string|null>> what the field of each thing holds, by "class field" */
+    private array $columns = [];
+
+    /** @var array<string, array<string, list<string>>> ids of things by "class field", then by what the field holds */
+    private array $ids = [];
 
     /**
      * @param  array<string, array<string, Thing>>  $things  by kind, then by id, in the plan's own order
@@ -76,7 +85,7 @@ final class Plan
      */
     public function of(string $class): array
     {
-        $this->sorted[$class] ??= $this->sort($class);
+        $this->sorted[$class] ??= self::inOrder($class, array_values($this->things[$class::kind()->value] ?? []));
         /** @var list<T> $sorted */
         $sorted = $this->sorted[$class];
 
@@ -84,7 +93,8 @@ final class Plan
     }
 
     /**
-     * The things of one kind whose field holds an id. By the engine's own column reader, which is quicker than asking each.
+     * The things of one kind whose field holds an id, in order. The first few times they are picked out of the engine's own
+     * list of the field, for an edit asks for few; whoever asks for more gets an index of all.
      *
      * @template T of Thing
      *
@@ -95,18 +105,53 @@ final class Plan
     public function having(string $class, string $field, string $id): array
     {
         $key = $class.' '.$field;
-        if (! isset($this->groups[$key])) {
-            $things = $this->things[$class::kind()->value] ?? [];
-            $this->groups[$key] = [];
-            /** @var string $group */
-            foreach (array_column($this->of($class), $field, 'id') as $thing => $group) {
-                $this->groups[$key][$group][] = $things[$thing];
+        if (! isset($this->groups[$key][$id])) {
+            $this->columns[$key] ??= $this->column($class, $field);
+            if (count($this->groups[$key] ?? []) < self::PICKED_OUT) {
+                $this->groups[$key][$id] = $this->pick($class, array_keys($this->columns[$key], $id, true));
+            } elseif (! isset($this->ids[$key])) {
+                $ids = [];
+                foreach ($this->columns[$key] as $thing => $group) {
+                    $ids[$group ?? ''][] = $thing;
+                }
+                $this->ids[$key] = $ids;
             }
         }
+        $this->groups[$key][$id] ??= $this->pick($class, $this->ids[$key][$id] ?? []);
         /** @var list<T> $group */
-        $group = $this->groups[$key][$id] ?? [];
+        $group = $this->groups[$key][$id];
 
         return $group;
+    }
+
+    /**
+     * @param  class-string<Thing>  $class
+     * @return array<string, string|null> what the field holds, by id of the thing
+     */
+    private function column(string $class, string $field): array
+    {
+        /** @var array<string, string|null> $column */
+        $column = array_column($this->things[$class::kind()->value] ?? [], $field, 'id');
+
+        return $column;
+    }
+
+    /**
+     * @param  class-string<Thing>  $class
+     * @param  list<string>  $ids
+     * @return list<Thing> in order
+     */
+    public function pick(string $class, array $ids): array
+    {
+        $things = $this->things[$class::kind()->value] ?? [];
+        $picked = [];
+        foreach ($ids as $id) {
+            if (isset($things[$id])) {
+                $picked[] = $things[$id];
+            }
+        }
+
+        return self::inOrder($class, $picked);
     }
 
     /** @return list<Thing> those that refer to a thing by a tie */
@@ -394,11 +439,14 @@ final class Plan
      * By their own order, then by id, so that no list depends on how it was stored.
      *
      * @param  class-string<Thing>  $class
+     * @param  list<Thing>  $things
      * @return list<Thing>
      */
-    private function sort(string $class): array
+    private static function inOrder(string $class, array $things): array
     {
-        $things = array_values($this->things[$class::kind()->value] ?? []);
+        if (count($things) < 2) {
+            return $things;
+        }
         $ids = array_column($things, 'id');
         $orders = array_column($things, $class === Address::class ? 'pipe' : 'order');
         if ($orders === []) {

@@ -22,7 +22,7 @@ final readonly class Topics
     {
         $topics = [];
         foreach ($plan->endpointsOn($link) as $endpoint) {
-            $topics = [...$topics, ...self::ofNode($plan, $link, $plan->node($endpoint->nodeId))];
+            array_push($topics, ...self::ofNode($plan, $link, $plan->node($endpoint->nodeId)));
         }
 
         return $topics;
@@ -68,7 +68,10 @@ final readonly class Topics
     /** As a level of a topic: small letters, digits and hyphens. */
     public static function slug(string $name): string
     {
-        return str_replace('_', '-', strtolower(CNames::upper($name)));
+        /** @var array<string, string> $slugs the same few names stand in thousands of topics */
+        static $slugs = [];
+
+        return $slugs[$name] ??= str_replace('_', '-', strtolower(CNames::upper($name)));
     }
 
     /** @return list<Output> those that the node works for others on this link: its own, and those it passes commands on to */
@@ -78,8 +81,8 @@ final readonly class Topics
         foreach ($plan->outputsOf($node) as $output) {
             $served[$output->id] = $output;
         }
-        foreach ($plan->endpointsOn($link) as $endpoint) {
-            foreach ($endpoint->nodeId === $node->id ? $plan->hopsTo($endpoint) : [] as $hop) {
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            foreach ($endpoint->linkId === $link->id ? $plan->hopsTo($endpoint) : [] as $hop) {
                 $output = $plan->output($plan->route($hop->routeId)->outputId);
                 $served[$output->id] ??= $output;
             }

@@ -10,7 +10,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\Step;
-use Rundfunk\Pins\LeftOver;
+use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
@@ -20,7 +20,7 @@ final readonly class BusPinsMissing implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        $left = LeftOver::on($look->plan, $node, $look->catalogue);
+        $left = $look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->leftOver($node);
         foreach ($left->demands ?? [] as $demand) {
             if ($demand->busLine === null) {
                 continue;

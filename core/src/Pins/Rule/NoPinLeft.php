@@ -13,7 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\Step;
 use Rundfunk\Pins\Demand;
-use Rundfunk\Pins\LeftOver;
+use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Pins\PinPlan;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
@@ -24,7 +24,7 @@ final readonly class NoPinLeft implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        $left = LeftOver::on($look->plan, $node, $look->catalogue);
+        $left = $look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->leftOver($node);
         $short = array_values(array_filter($left->demands ?? [], static fn (Demand $demand): bool => $demand->busLine === null));
         if ($left === null || $short === []) {
             return [];

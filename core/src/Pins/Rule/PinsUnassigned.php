@@ -11,7 +11,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\Step;
 use Rundfunk\Edit\Operation;
-use Rundfunk\Pins\Demands;
+use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Pins\Rewire;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Node;
@@ -23,7 +23,7 @@ final readonly class PinsUnassigned implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        if (Demands::of($look->plan, $node, $look->catalogue)->met()) {
+        if ($look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->areMet($node)) {
             return [];
         }
         $new = array_values(array_filter(

@@ -24,11 +24,10 @@ final readonly class ActionUnfit implements RouteRule
     {
         $control = $look->plan->control($route->controlId);
         $fitting = $control->kind->actions();
-        $name = RouteNames::of($look->plan, $route);
         if (! in_array($route->action, $fitting, true)) {
             yield Finding::fault(
                 self::title($control->kind, $route->action),
-                Spot::of($route, $name, 'action'),
+                Spot::of($route, RouteNames::of($look->plan, $route), 'action'),
                 self::why($control->kind),
                 'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
                 Fix::change("Make it {$fitting[0]->value}", $route, ['action' => $fitting[0]->value, 'pulseMs' => null]),
@@ -37,7 +36,7 @@ final readonly class ActionUnfit implements RouteRule
         } elseif ($route->action === Action::Pulse && $route->pulseMs === null) {
             yield Finding::warning(
                 'A pulse has no length yet',
-                Spot::of($route, $name, 'pulseMs'),
+                Spot::of($route, RouteNames::of($look->plan, $route), 'pulseMs'),
                 'Nothing says how long the output stays on.',
                 'Give it a length.',
                 Fix::change('Make it one second', $route, ['pulseMs' => 1000]),

@@ -10,7 +10,11 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Step;
 use Rundfunk\Medium\Ip\Topics;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 
 /** Two things that come out as one topic. */
@@ -19,6 +23,9 @@ final readonly class TopicShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable
     {
+        if (! self::mayClash($look->plan, $link)) {
+            return;
+        }
         $first = [];
         $told = [];
         foreach (Topics::of($look->plan, $link) as $topic) {
@@ -38,5 +45,40 @@ final readonly class TopicShared implements LinkRule
                 about: [$other->thingId, $topic->thingId],
             );
         }
+    }
+
+    /**
+     * Two topics can be one only if two nodes, or two things of one node, come out as one name. To look whether any do is much
+     * quicker than to spell out every topic of a house.
+     */
+    private static function mayClash(Plan $plan, Link $link): bool
+    {
+        $nodes = [];
+        foreach ($plan->endpointsOn($link) as $endpoint) {
+            $nodes[$endpoint->nodeId] = $plan->node($endpoint->nodeId);
+        }
+        foreach ($plan->hopsOver($link) as $hop) {
+            // What is passed on from here to another link is told of here as well.
+            $nodeId = $plan->output($plan->route($hop->routeId)->outputId)->nodeId;
+            $nodes[$nodeId] ??= $plan->node($nodeId);
+        }
+        $names = array_map(static fn (Node $node): string => Topics::slug($node->name), $nodes);
+        if (count(array_unique($names)) < count($names)) {
+            return true;
+        }
+        foreach ($nodes as $node) {
+            $outputs = array_map(static fn (Output $output): string => Topics::slug($output->name), $plan->outputsOf($node));
+            $readings = ['presence'];
+            foreach ($plan->controlsOf($node) as $control) {
+                if ($control->kind === ControlKind::Reading) {
+                    $readings[] = Topics::slug($control->name);
+                }
+            }
+            if (count(array_unique($outputs)) < count($outputs) || count(array_unique($readings)) < count($readings)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
