@@ -7,10 +7,10 @@ declare(strict_types=1);
 // to 500 nodes: 1 is linear.
 
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Shipped;
 
 require dirname(__DIR__).'/vendor/autoload.php';

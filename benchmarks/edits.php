@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 // The edits that benchmarks time: of a leaf of the plan, and of what everything hangs on.
 
-use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Prints a made-up plan of a given size, assigned: php benchmarks/write-large-plan.php 500 [islands|house|hub]
 
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Shipped;
 
 require dirname(__DIR__).'/vendor/autoload.php';

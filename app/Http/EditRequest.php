@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Http\Request;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Shape\PlanRefused;
 
 /** An edit as the front end sends it. */

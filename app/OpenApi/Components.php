@@ -7,21 +7,21 @@ namespace App\OpenApi;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Check\Severity;
-use Rundfunk\Medium\CodeSet;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\LearnedRow;
+use Rundfunk\Learn\CodeSet;
+use Rundfunk\Learn\LearnedRow;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
-use Rundfunk\Overview\CalculatorView;
-use Rundfunk\Overview\CodeGrids;
-use Rundfunk\Overview\KindsView;
-use Rundfunk\Overview\MasterViews;
-use Rundfunk\Overview\Schema;
-use Rundfunk\Overview\SettingFields;
 use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\Schema;
 use Rundfunk\Timing\SegmentKind;
+use Rundfunk\View\CalculatorView;
+use Rundfunk\View\CodeGrids;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\KindsView;
+use Rundfunk\View\MasterViews;
+use Rundfunk\View\SettingFields;
 
 /** The shapes that requests and answers are made of. */
 final class Components

@@ -13,8 +13,8 @@ use Closure;
 use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Shape\PlanRefused;
 
 /** Edits, undo and redo: each in one transaction, with the plan's row locked. */

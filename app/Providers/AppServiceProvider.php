@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Rundfunk\Assign\Assigner;
+use Rundfunk\Calculator\Calculators;
 use Rundfunk\Check\Checker;
 use Rundfunk\Knowledge;
 use Rundfunk\Shipped;
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
         $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());
+        $this->app->singleton(Calculators::class, static fn (): Calculators => Shipped::calculators());
         $this->app->singleton(Assigner::class, static fn (): Assigner => Shipped::assigner());
     }
 

@@ -7,10 +7,10 @@ namespace App\Views;
 use App\Models\User;
 use App\Plans\KeptEdit;
 use Rundfunk\Edit\Edited;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
-use Rundfunk\Overview\Views;
-use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\View\Views;
 
 /** What an edit changed of all that the workspace shows: put into what was there, it gives the workspace of the new version. */
 final class ChangesView

@@ -8,12 +8,12 @@ use App\Models\EditState;
 use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\LoadedPlan;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
 use Rundfunk\Masters\AllOff;
-use Rundfunk\Overview\LineMap;
-use Rundfunk\Overview\Views;
 use Rundfunk\Plan\Output;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\View\LineMap;
+use Rundfunk\View\Views;
 
 /** All that the workspace shows of a plan, worked out by the core. */
 final class WorkspaceView

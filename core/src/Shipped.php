@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace Rundfunk;
 
 use Rundfunk\Assign\Assigner;
-use Rundfunk\Assign\AttachmentStep;
-use Rundfunk\Assign\ChannelStep;
-use Rundfunk\Assign\CodeStep;
-use Rundfunk\Assign\PathStep;
-use Rundfunk\Assign\PinStep;
 use Rundfunk\Assign\Proposes;
-use Rundfunk\Assign\SupplyStep;
+use Rundfunk\Calculator\Calculators;
+use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Check\Rulebook;
 use Rundfunk\Links\Rule\EndpointWithoutModule;
+use Rundfunk\Links\Step\AttachmentStep;
 use Rundfunk\Masters\Rule\AllOffMisses;
 use Rundfunk\Masters\Rule\OffForGood;
 use Rundfunk\Masters\Rule\PrecedenceIdle;
@@ -39,8 +36,11 @@ use Rundfunk\Pins\Rule\PinUsedTwice;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
 use Rundfunk\Pins\Rule\StrapPinPulled;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
+use Rundfunk\Pins\Step\ChannelStep;
+use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Power\Rule\AdapterMissing;
 use Rundfunk\Power\Rule\WeakRail;
+use Rundfunk\Power\Step\SupplyStep;
 use Rundfunk\Routes\Rule\ActionUnfit;
 use Rundfunk\Routes\Rule\CodeMissing;
 use Rundfunk\Routes\Rule\CodeShared;
@@ -51,9 +51,11 @@ use Rundfunk\Routes\Rule\ValueImpossible;
 use Rundfunk\Routes\Rule\ValueMissing;
 use Rundfunk\Routes\Rule\ValueOutside;
 use Rundfunk\Routes\Rule\ValueSpanUnknown;
+use Rundfunk\Routes\Step\CodeStep;
+use Rundfunk\Routes\Step\PathStep;
 
 /**
- * What this program ships with, put together: the one place that lists media, rules and steps of Assign. Only entry points
+ * What this program ships with, put together: the one place that lists media, rules, steps of Assign and calculators. Only entry points
  * (the command line, the application's provider, the documents' script) and tests name it.
  */
 final class Shipped
@@ -84,6 +86,16 @@ final class Shipped
         }
 
         return new Assigner(self::knowledge(), $steps);
+    }
+
+    public static function calculators(): Calculators
+    {
+        $calculators = [];
+        foreach (self::knowledge()->media->all() as $medium) {
+            $calculators = [...$calculators, ...$medium instanceof OffersCalculators ? $medium->calculators() : []];
+        }
+
+        return Calculators::of(...$calculators);
     }
 
     /** In the order in which findings of one gravity are listed. */

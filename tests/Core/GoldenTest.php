@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
 use Tests\Golden\Outcomes;
 
 /**

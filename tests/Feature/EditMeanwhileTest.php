@@ -10,9 +10,9 @@ use App\Plans\PlanStore;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
 
 /** Two people on one plan: what the one keeps while the other's look is under way is seen whole or not at all. */
 final class EditMeanwhileTest extends FeatureTestCase

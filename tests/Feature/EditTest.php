@@ -10,9 +10,9 @@ use App\Models\User;
 use App\Plans\PlanEditing;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Edit\Operation;
-use Rundfunk\Overview\Views;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\View\Views;
 
 final class EditTest extends FeatureTestCase
 {

@@ -10,7 +10,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanWriter;
 
 final class PlanFileTest extends FeatureTestCase
 {

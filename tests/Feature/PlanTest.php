@@ -11,7 +11,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Process\Process;
 

@@ -10,9 +10,9 @@ use OpenApi\Attributes as OA;
 use Rundfunk\Calculator\BadInput;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\OutOfRange;
-use Rundfunk\Overview\CalculatorView;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Problems;
+use Rundfunk\View\CalculatorView;
 
 /** Every formula that a person would want alone. */
 final class CalculatorController
@@ -21,9 +21,9 @@ final class CalculatorController
         new OA\Response(response: 200, description: 'All of them', content: new OA\JsonContent(ref: '#/components/schemas/Calculators')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
-    public function index(): JsonResponse
+    public function index(Calculators $calculators): JsonResponse
     {
-        return new JsonResponse(['calculators' => array_map(CalculatorView::of(...), Calculators::standard()->all())]);
+        return new JsonResponse(['calculators' => array_map(CalculatorView::of(...), $calculators->all())]);
     }
 
     #[OA\Post(path: '/api/calculators/{name}', operationId: 'calculate', summary: 'Work out one formula', parameters: [new OA\Parameter(name: 'name', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Given')), responses: [
@@ -32,9 +32,8 @@ final class CalculatorController
         new OA\Response(response: 404, description: 'No such calculator', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
     ])]
-    public function calculate(Request $request, string $name): JsonResponse
+    public function calculate(Request $request, Calculators $calculators, string $name): JsonResponse
     {
-        $calculators = Calculators::standard();
         if (! $calculators->has($name)) {
             return new JsonResponse(['message' => 'There is no such calculator.'], 404);
         }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
-use Rundfunk\Overview\CatalogueView;
+use Rundfunk\View\CatalogueView;
 
 /** The hardware, regions and media that ship with the program. */
 final class CatalogueController

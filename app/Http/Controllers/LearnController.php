@@ -10,8 +10,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\LearningRefused;
-use Rundfunk\Medium\LearnsCodes;
+use Rundfunk\Learn\LearningRefused;
+use Rundfunk\Learn\LearnsCodes;
 use Rundfunk\Shape\PlanRefused;
 
 /** What a capture or a keymap says. Nothing is kept: the user names the keys first. */

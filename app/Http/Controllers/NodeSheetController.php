@@ -11,14 +11,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use Rundfunk\Build\Artefact;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
-use Rundfunk\Build\CNames;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Artefact;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
 
 /** What a node's builder needs. */
 final class NodeSheetController

@@ -13,9 +13,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use LogicException;
 use OpenApi\Attributes as OA;
+use Rundfunk\Format\ThingReader;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingReader;
 use Rundfunk\Shape\Problems;
 use Symfony\Component\Uid\Ulid;
 

@@ -12,9 +12,9 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
 
 /** Plans as files. */
 final class PlanFileController

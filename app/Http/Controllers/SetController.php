@@ -10,7 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\LaysOutSets;
+use Rundfunk\Learn\LaysOutSets;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Problems;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Assign;
 
 use JsonSerializable;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
 
 /** One value that Assign would set, from what to what, and why. */

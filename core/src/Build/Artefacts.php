@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Build;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Artefact;
-use Rundfunk\Medium\ExportsFiles;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 

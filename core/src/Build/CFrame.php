@@ -6,6 +6,7 @@ namespace Rundfunk\Build;
 
 use Rundfunk\Frame\FieldSize;
 use Rundfunk\Frame\FrameLayout;
+use Rundfunk\Text\CNames;
 
 /** A frame's layout as C: a struct, an encoder and a decoder. */
 final readonly class CFrame

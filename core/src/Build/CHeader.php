@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Build;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\FramesMessages;
-use Rundfunk\Medium\WritesC;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -15,6 +12,8 @@ use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 /** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
 final readonly class CHeader

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Calculator;
 
-/** Every calculator, by name. A new one is one line here. */
+/** Every calculator, by name. */
 final readonly class Calculators
 {
     /** @param  array<string, Calculator>  $byName */
@@ -12,27 +12,10 @@ final readonly class Calculators
     {
     }
 
-    public static function standard(): self
+    public static function of(Calculator ...$calculators): self
     {
         $byName = [];
-        foreach ([
-            new PacketAirtime,
-            new PacketRetryDelay,
-            new PacketFrequency,
-            new PacketAddressQuality,
-            new IrEncode,
-            new IrDecode,
-            new IrReachDistance,
-            new LedResistorValue,
-            new KeyedFrameTime,
-            new QuarterWaveLength,
-            new SmsLength,
-            new Gsm7Pack,
-            new PhoneForm,
-            new ModemSignalStrength,
-            new ModemRegistration,
-            new ModemLampMeaning,
-        ] as $calculator) {
+        foreach ($calculators as $calculator) {
             $byName[$calculator->name()] = $calculator;
         }
 

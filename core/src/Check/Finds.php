@@ -13,7 +13,7 @@ use ReflectionClass;
 final readonly class Finds
 {
     /** @param  string  $key  as plans that accept a finding know it: it never changes */
-    public function __construct(public string $key, public Step $step)
+    public function __construct(public string $key, public WorkStep $step)
     {
     }
 

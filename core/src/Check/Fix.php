@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use JsonSerializable;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Thing;
 
 /** A change that puts a finding right. Its label states the change: "Set both to 250 kbit/s". */

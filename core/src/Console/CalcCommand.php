@@ -7,7 +7,7 @@ namespace Rundfunk\Console;
 use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\Quantity;
-use Rundfunk\Overview\CalculatorView;
+use Rundfunk\View\CalculatorView;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -16,7 +16,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 final class CalcCommand extends Command
 {
-    public function __construct()
+    public function __construct(private readonly Calculators $calculators)
     {
         parent::__construct('calc');
     }
@@ -32,16 +32,15 @@ final class CalcCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $calculators = Calculators::standard();
         $asJson = $input->getOption('json') === true;
         if ($input->getOption('list') === true) {
-            $output->writeln($asJson ? Options::json(array_map(CalculatorView::of(...), $calculators->all())) : self::listed($calculators), OutputInterface::OUTPUT_RAW);
+            $output->writeln($asJson ? Options::json(array_map(CalculatorView::of(...), $this->calculators->all())) : self::listed($this->calculators), OutputInterface::OUTPUT_RAW);
 
             return 0;
         }
         $name = Options::argument($input, 'name');
-        $result = $calculators->calculate($name, self::pairs($input));
-        $output->writeln($asJson ? Options::json($result) : self::printed($calculators->named($name), $result), OutputInterface::OUTPUT_RAW);
+        $result = $this->calculators->calculate($name, self::pairs($input));
+        $output->writeln($asJson ? Options::json($result) : self::printed($this->calculators->named($name), $result), OutputInterface::OUTPUT_RAW);
 
         return 0;
     }

@@ -27,7 +27,7 @@ final readonly class Desk
         $application->add(new CheckCommand($knowledge, Shipped::checker()));
         $application->add(new AssignCommand(Shipped::assigner()));
         $application->add(new ExportCommand($knowledge));
-        $application->add(new CalcCommand);
+        $application->add(new CalcCommand(Shipped::calculators()));
 
         return $application;
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Console;
 
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
 
 final readonly class PlanFile
 {

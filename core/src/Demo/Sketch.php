@@ -6,6 +6,7 @@ namespace Rundfunk\Demo;
 
 use Rundfunk\Assign\Assigner;
 use Rundfunk\DerivedId;
+use Rundfunk\Format\ThingReader;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -16,7 +17,6 @@ use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\Plan\ThingReader;
 use Rundfunk\Shape\Problems;
 
 /** Puts a plan together by short names. For the plans that ship with the program, and for tests. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Edit;
 
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Edit;
 
+use Rundfunk\Format\ThingReader;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OperationKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\Plan\ThingReader;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Problems;
 

@@ -6,9 +6,9 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Terminal;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;

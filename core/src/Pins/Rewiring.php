@@ -6,8 +6,8 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Fix;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Shape;
 
-use Rundfunk\Overview\Schema;
 use stdClass;
 
 /** An ordered set of fields: what one kind of thing, or one medium's settings, may hold. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Timing;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;

@@ -5,31 +5,31 @@ declare(strict_types=1);
 namespace Tests\Core\Assign;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\AttachmentStep;
-use Rundfunk\Assign\ChannelStep;
-use Rundfunk\Assign\CodeStep;
-use Rundfunk\Assign\PinStep;
 use Rundfunk\Assign\Step;
-use Rundfunk\Assign\SupplyStep;
 use Rundfunk\Check\Severity;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Links\Step\AttachmentStep;
 use Rundfunk\Medium\PacketRadio\PacketAddress;
 use Rundfunk\Medium\PacketRadio\Step\AddressStep;
 use Rundfunk\Medium\PacketRadio\Step\LinkChannelStep;
 use Rundfunk\Medium\PacketRadio\Step\PayloadStep;
 use Rundfunk\Medium\PacketRadio\Step\RetryDelayStep;
+use Rundfunk\Pins\Step\ChannelStep;
+use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Power\Step\SupplyStep;
+use Rundfunk\Routes\Step\CodeStep;
 use Tests\Core\CoreTestCase;
 
 /** Each step of Assign by itself. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Build;
 
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\FramesMessages;
 use Rundfunk\Frame\FrameCodec;
-use Rundfunk\Medium\FramesMessages;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\Protocol\Nec;
 use Rundfunk\Plan\Action;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Build;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
 use Rundfunk\Figures;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 use Tests\Core\CoreTestCase;
 
 final class NamesTest extends CoreTestCase

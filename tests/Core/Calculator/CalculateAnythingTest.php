@@ -8,9 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Rundfunk\Calculator\BadInput;
-use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\OutOfRange;
+use Rundfunk\Shipped;
 use Tests\Core\CoreTestCase;
 
 /** Whatever is typed into a calculator, it answers with all that it promises, or says what is wrong with which input. */
@@ -25,7 +25,7 @@ final class CalculateAnythingTest extends CoreTestCase
     /** @return iterable<string, array{string}> */
     public static function calculators(): iterable
     {
-        foreach (Calculators::standard()->all() as $calculator) {
+        foreach (Shipped::calculators()->all() as $calculator) {
             yield $calculator->name() => [$calculator->name()];
         }
     }
@@ -33,7 +33,7 @@ final class CalculateAnythingTest extends CoreTestCase
     #[DataProvider('calculators')]
     public function test_it_answers_or_refuses(string $name): void
     {
-        $calculators = Calculators::standard();
+        $calculators = Shipped::calculators();
         $calculator = $calculators->named($name);
         $promised = array_map(static fn (Quantity $output): string => $output->name, $calculator->outputs());
         $random = new Randomizer(new Mt19937(7));

@@ -6,7 +6,6 @@ namespace Tests\Core\Calculator;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\BadInput;
-use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\Curve;
 use Rundfunk\Calculator\Destination;
 use Rundfunk\Calculator\DrawsCurve;
@@ -107,7 +106,7 @@ final class CalculatorsTest extends CoreTestCase
 
     public function test_each_calculator_can_be_tried_with_its_own_examples(): void
     {
-        foreach (Calculators::standard()->all() as $calculator) {
+        foreach (Shipped::calculators()->all() as $calculator) {
             $given = [];
             foreach ($calculator->inputs() as $quantity) {
                 if ($quantity->required) {
@@ -126,12 +125,12 @@ final class CalculatorsTest extends CoreTestCase
     #[DataProvider('published')]
     public function test_a_calculator_gives_the_published_figure(string $name, array $inputs, array $outputs): void
     {
-        self::assertEquals($outputs, array_intersect_key(Calculators::standard()->calculate($name, $inputs), $outputs));
+        self::assertEquals($outputs, array_intersect_key(Shipped::calculators()->calculate($name, $inputs), $outputs));
     }
 
     public function test_a_poor_address_is_given_every_reason(): void
     {
-        $result = Calculators::standard()->calculate('packet-address-quality', ['address' => 'FFFFFFFFFF']);
+        $result = Shipped::calculators()->calculate('packet-address-quality', ['address' => 'FFFFFFFFFF']);
         self::assertTrue($result['poor']);
         self::assertIsArray($result['reasons']);
         self::assertCount(2, $result['reasons']);
@@ -140,7 +139,7 @@ final class CalculatorsTest extends CoreTestCase
     public function test_each_calculator_says_what_it_takes_and_gives_and_where_it_comes_from(): void
     {
         $names = [];
-        foreach (Calculators::standard()->all() as $calculator) {
+        foreach (Shipped::calculators()->all() as $calculator) {
             $names[] = $calculator->name();
             self::assertNotSame('', $calculator->topic());
             self::assertNotSame('', $calculator->formula());
@@ -157,7 +156,7 @@ final class CalculatorsTest extends CoreTestCase
     public function test_a_calculator_gives_all_that_it_says_it_gives_and_no_more(): void
     {
         foreach (self::published() as [$name, $inputs]) {
-            $calculator = Calculators::standard()->named($name);
+            $calculator = Shipped::calculators()->named($name);
             $given = array_keys($calculator->calculate(Inputs::for($calculator, $inputs)));
             self::assertSame(array_map(static fn (Quantity $quantity): string => $quantity->name, $calculator->outputs()), $given);
         }
@@ -165,7 +164,7 @@ final class CalculatorsTest extends CoreTestCase
 
     public function test_a_curve_passes_through_the_published_figures(): void
     {
-        $calculators = Calculators::standard();
+        $calculators = Shipped::calculators();
         foreach (self::published() as [$name, $inputs, $outputs]) {
             $calculator = $calculators->named($name);
             if (! $calculator instanceof DrawsCurve) {
@@ -187,7 +186,7 @@ final class CalculatorsTest extends CoreTestCase
 
     public function test_a_curve_has_no_point_where_there_is_no_answer(): void
     {
-        $calculator = Calculators::standard()->named('led-resistor');
+        $calculator = Shipped::calculators()->named('led-resistor');
         self::assertInstanceOf(DrawsCurve::class, $calculator);
         $points = Curve::of($calculator, ['supply_v' => '12', 'forward_v' => '2', 'current_ma' => '20', 'series_leds' => '3'])->points;
         self::assertGreaterThan(6.0, $points[0][0]);
@@ -197,7 +196,7 @@ final class CalculatorsTest extends CoreTestCase
     public function test_an_answer_goes_to_settings_that_there_are(): void
     {
         $fitting = 0;
-        foreach (Calculators::standard()->all() as $calculator) {
+        foreach (Shipped::calculators()->all() as $calculator) {
             if ($calculator instanceof FitsPlans) {
                 $fitting++;
                 $destination = $calculator->destination();
@@ -214,7 +213,7 @@ final class CalculatorsTest extends CoreTestCase
     {
         $this->expectException(BadInput::class);
         $this->expectExceptionMessage('packet-airtime, packet-retry-delay, packet-frequency, packet-address-quality');
-        Calculators::standard()->named('perpetual-motion');
+        Shipped::calculators()->named('perpetual-motion');
     }
 
     /** @return iterable<string, array{string}> */
@@ -229,7 +228,7 @@ final class CalculatorsTest extends CoreTestCase
     public function test_what_is_no_whole_number_is_refused(string $text): void
     {
         $this->expectException(BadInput::class);
-        Calculators::standard()->calculate('packet-frequency', ['channel' => $text]);
+        Shipped::calculators()->calculate('packet-frequency', ['channel' => $text]);
     }
 
     private static function settings(Destination $destination): Shape

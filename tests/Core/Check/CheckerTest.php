@@ -6,8 +6,8 @@ namespace Tests\Core\Check;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Acceptance;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 

@@ -7,7 +7,7 @@ namespace Tests\Core\Check;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;

@@ -9,9 +9,9 @@ use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Overview\Views;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
+use Rundfunk\View\Views;
 use Tests\Core\CoreTestCase;
 use Tests\Core\RandomEdits;
 

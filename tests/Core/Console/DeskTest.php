@@ -6,9 +6,9 @@ namespace Tests\Core\Console;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\Calculator;
-use Rundfunk\Calculator\Calculators;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
+use Rundfunk\Shipped;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
 
@@ -114,7 +114,7 @@ final class DeskTest extends CoreTestCase
     public function test_calculators_are_listed(): void
     {
         $listed = json_decode($this->rundfunk('calc', '--list', '--json')[1], true, 8, JSON_THROW_ON_ERROR);
-        $names = array_map(static fn (Calculator $one): string => $one->name(), Calculators::standard()->all());
+        $names = array_map(static fn (Calculator $one): string => $one->name(), Shipped::calculators()->all());
         self::assertSame($names, array_column($listed, 'name'));
     }
 

@@ -6,9 +6,9 @@ namespace Tests\Core\Edit;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Format\PlanWriter;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\PlanWriter;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\PlanRefused;
 use Tests\Core\CoreTestCase;

@@ -7,8 +7,8 @@ namespace Tests\Core\Medium;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Rundfunk\Medium\LearningRefused;
-use Rundfunk\Medium\LearnsCodes;
+use Rundfunk\Learn\LearningRefused;
+use Rundfunk\Learn\LearnsCodes;
 use Tests\Core\CoreTestCase;
 
 /** People paste whatever they have. It is learned or refused in words; it never breaks anything. */

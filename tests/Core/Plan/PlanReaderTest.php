@@ -6,8 +6,8 @@ namespace Tests\Core\Plan;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Plan\PlanReader;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanReader;
+use Rundfunk\Format\PlanWriter;
 use Rundfunk\Shape\PlanRefused;
 use Tests\Core\CoreTestCase;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Plan;
 
 use Opis\JsonSchema\Validator;
-use Rundfunk\Plan\PlanSchema;
-use Rundfunk\Plan\PlanWriter;
+use Rundfunk\Format\PlanSchema;
+use Rundfunk\Format\PlanWriter;
 use Tests\Core\CoreTestCase;
 
 /** The published schema, judged by an independent validator. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Plan;
 
 use Rundfunk\Edit\Editor;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Place;

@@ -8,12 +8,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Role;
 
 /** An end of a link on a node that has no part for it, or whose part cannot do what the end is to do, or is on another link. */
-#[Finds('endpoint-without-module', Step::Links)]
+#[Finds('endpoint-without-module', WorkStep::Links)]
 final readonly class EndpointWithoutModule implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -8,7 +8,7 @@ use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Masters\AllOff;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Output;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 
 /** A control that puts everything off, but for one or two that were forgotten. */
-#[Finds('all-off-misses', Step::Routes)]
+#[Finds('all-off-misses', WorkStep::Routes)]
 final readonly class AllOffMisses implements ControlRule
 {
     /** So many outputs must it put off before it counts as putting everything off. */

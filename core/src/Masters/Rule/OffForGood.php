@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Masters\Arbiter;
 use Rundfunk\Masters\Standing;
 use Rundfunk\Masters\Turn;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\Spot;
 
 /** Off is to win until a hand switches on, and no hand can. */
-#[Finds('off-for-good', Step::Routes)]
+#[Finds('off-for-good', WorkStep::Routes)]
 final readonly class OffForGood implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

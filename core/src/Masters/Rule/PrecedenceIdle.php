@@ -9,14 +9,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\Spot;
 
 /** A switch that holds is to win, and no master of the output holds it. */
-#[Finds('precedence-idle', Step::Routes)]
+#[Finds('precedence-idle', WorkStep::Routes)]
 final readonly class PrecedenceIdle implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

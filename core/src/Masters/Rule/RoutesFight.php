@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Precedence;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** Two routes that want one output in different states at the same time. */
-#[Finds('routes-fight', Step::Routes)]
+#[Finds('routes-fight', WorkStep::Routes)]
 final readonly class RoutesFight implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

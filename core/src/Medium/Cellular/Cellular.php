@@ -5,8 +5,18 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\ExportsFiles;
+use Rundfunk\Build\WritesC;
+use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\Cellular\Calculator\Gsm7Pack;
+use Rundfunk\Medium\Cellular\Calculator\ModemLampMeaning;
+use Rundfunk\Medium\Cellular\Calculator\ModemRegistration;
+use Rundfunk\Medium\Cellular\Calculator\ModemSignalStrength;
+use Rundfunk\Medium\Cellular\Calculator\PhoneForm;
+use Rundfunk\Medium\Cellular\Calculator\SmsLength;
 use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
 use Rundfunk\Medium\Cellular\Rule\CallOpens;
 use Rundfunk\Medium\Cellular\Rule\CallsAlike;
@@ -28,16 +38,8 @@ use Rundfunk\Medium\Cellular\Rule\ToggleByText;
 use Rundfunk\Medium\Cellular\Rule\WordMissing;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
 use Rundfunk\Medium\Cellular\Rule\WrongVariant;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\ExportsFiles;
-use Rundfunk\Medium\HasAddresses;
 use Rundfunk\Medium\LineForm;
-use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\SaysCommands;
-use Rundfunk\Medium\TimesHops;
-use Rundfunk\Medium\WritesC;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
@@ -47,12 +49,17 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Routes\HasAddresses;
+use Rundfunk\Routes\SaysCommands;
 use Rundfunk\Shape\Field;
 use Rundfunk\Shape\Shape;
 use Rundfunk\Shape\Values;
+use Rundfunk\Timing\TimesHops;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\MarksStops;
 
 /** Calls and texts over a mobile network: phones on one side, modems of ours on the other. */
-final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles, HasAddresses, HasRules, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
+final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles, HasAddresses, HasRules, MarksStops, Medium, OffersCalculators, Proposes, SaysCommands, TimesHops, WritesC
 {
     public const KEY = 'cellular';
 
@@ -116,6 +123,11 @@ final readonly class Cellular implements DescribesEnds, DrawsPanel, ExportsFiles
             new ReportInClear,
             new ReportEmpty,
         ];
+    }
+
+    public function calculators(): array
+    {
+        return [new SmsLength, new Gsm7Pack, new PhoneForm, new ModemSignalStrength, new ModemRegistration, new ModemLampMeaning];
     }
 
     public function steps(): array

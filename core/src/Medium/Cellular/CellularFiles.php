@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
-use Rundfunk\Build\CNames;
+use Rundfunk\Build\Artefact;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
-use Rundfunk\Medium\Artefact;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Text\CNames;
 
 /** For a modem's node the dialogue and the list; for a phone's owner a card of what to call and text. */
 final readonly class CellularFiles

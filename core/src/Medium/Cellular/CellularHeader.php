@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
+use Rundfunk\Build\Define;
 use Rundfunk\Catalogue\Catalogue;
-use Rundfunk\Medium\Define;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Shape\Values;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 /** What a node's program must know of its modem: the list, the words, the dialogue. Secrets are put in when it is flashed. */
 final readonly class CellularHeader

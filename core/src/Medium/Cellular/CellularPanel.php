@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Shape\Schema;
 
 /** The figures of the dialogue: step by step, whom the modem obeys, what each word does, and how its supply bears it. */
 final readonly class CellularPanel

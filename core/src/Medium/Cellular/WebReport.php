@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 /** What a modem's node reports to an address on the web: its readings, one after another behind the question mark. */
 final readonly class WebReport

@@ -7,17 +7,17 @@ namespace Rundfunk\Medium\Cellular;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Build\CNames;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Text\CNames;
 
 /** The command word of each text: what it does, said so that no word begins or contains another. */
 final readonly class WordStep implements Step

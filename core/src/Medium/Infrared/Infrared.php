@@ -5,13 +5,20 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\ExportsFiles;
+use Rundfunk\Build\WritesC;
+use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\CodeSet;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\ExportsFiles;
+use Rundfunk\Learn\CodeSet;
+use Rundfunk\Learn\LaysOutSets;
+use Rundfunk\Learn\LearnsCodes;
+use Rundfunk\Medium\Infrared\Calculator\IrDecode;
+use Rundfunk\Medium\Infrared\Calculator\IrEncode;
+use Rundfunk\Medium\Infrared\Calculator\IrReachDistance;
+use Rundfunk\Medium\Infrared\Calculator\LedResistorValue;
 use Rundfunk\Medium\Infrared\Rule\CarrierOff;
 use Rundfunk\Medium\Infrared\Rule\CodeUnknown;
 use Rundfunk\Medium\Infrared\Rule\EmittersTogether;
@@ -28,15 +35,9 @@ use Rundfunk\Medium\Infrared\Rule\OutOfReach;
 use Rundfunk\Medium\Infrared\Rule\RawOnly;
 use Rundfunk\Medium\Infrared\Rule\RawTooAlike;
 use Rundfunk\Medium\Infrared\Rule\SetIncomplete;
-use Rundfunk\Medium\LaysOutSets;
 use Rundfunk\Medium\LearnedCodes;
-use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
-use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\SaysCommands;
-use Rundfunk\Medium\TimesHops;
-use Rundfunk\Medium\WritesC;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
@@ -45,12 +46,16 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Routes\SaysCommands;
 use Rundfunk\Shape\Field;
 use Rundfunk\Shape\Shape;
 use Rundfunk\Shape\Values;
+use Rundfunk\Timing\TimesHops;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\MarksStops;
 
 /** Infrared within one room: bought remotes, appliances and toys, and our own emitters and receivers. */
-final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LaysOutSets, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops, WritesC
+final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles, HasRules, LaysOutSets, LearnsCodes, MarksStops, Medium, OffersCalculators, Proposes, SaysCommands, TimesHops, WritesC
 {
     public const KEY = 'infrared';
 
@@ -116,6 +121,11 @@ final readonly class Infrared implements DescribesEnds, DrawsPanel, ExportsFiles
             new IntervalTooShort($this->protocols),
             new EmittersTogether($this->protocols),
         ];
+    }
+
+    public function calculators(): array
+    {
+        return [new IrEncode, new IrDecode, new IrReachDistance, new LedResistorValue];
     }
 
     public function steps(): array

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Medium\Artefact;
+use Rundfunk\Build\Artefact;
 use Rundfunk\Medium\Infrared\Keymap\KeymapCodes;
 use Rundfunk\Medium\Infrared\Keymap\KeymapFile;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Signal\CaptureText;
+use Rundfunk\Text\CNames;
 
 /** A remote's or an appliance's codes as open files. */
 final readonly class IrFiles

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
-use Rundfunk\Medium\Define;
+use Rundfunk\Build\Define;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 /** What a node's program must know of its end of an infrared link. */
 final readonly class IrHeader

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Learn\LearnedRow;
+use Rundfunk\Learn\LearningRefused;
 use Rundfunk\Medium\Infrared\Capture\CaptureSession;
 use Rundfunk\Medium\Infrared\Keymap\Keymap;
 use Rundfunk\Medium\Infrared\Keymap\KeymapCodes;
 use Rundfunk\Medium\Infrared\Keymap\KeymapFile;
 use Rundfunk\Medium\Infrared\Keymap\KeymapRefused;
-use Rundfunk\Medium\LearnedRow;
-use Rundfunk\Medium\LearningRefused;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Signal\CaptureRefused;
 use Rundfunk\Signal\CaptureText;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Knowledge;
-use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Shape\Schema;
 
 /** The figures of the pulse strip: every code on the link as marks and spaces, and what each end sends, hears and reaches. */
 final readonly class IrPanel

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\Edit\Operation;
-use Rundfunk\Medium\CodeSet;
-use Rundfunk\Medium\LeftOut;
+use Rundfunk\Learn\CodeSet;
+use Rundfunk\Learn\LeftOut;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;

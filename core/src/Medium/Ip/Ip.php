@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip;
 
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\ExportsFiles;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\ExportsFiles;
-use Rundfunk\Medium\HasAddresses;
 use Rundfunk\Medium\Ip\Rule\AddressHandedOut;
 use Rundfunk\Medium\Ip\Rule\AddressMissing;
 use Rundfunk\Medium\Ip\Rule\AddressOutside;
@@ -28,20 +26,22 @@ use Rundfunk\Medium\Ip\Rule\TopicShared;
 use Rundfunk\Medium\Ip\Step\AddressStep;
 use Rundfunk\Medium\Ip\Step\ClientStep;
 use Rundfunk\Medium\LineForm;
-use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\PublishesReadings;
-use Rundfunk\Medium\SaysCommands;
-use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Routes\HasAddresses;
+use Rundfunk\Routes\PublishesReadings;
+use Rundfunk\Routes\SaysCommands;
 use Rundfunk\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\TimesHops;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\MarksStops;
 
 /** Wi-Fi or cable with a broker in the middle: nodes publish what is so and are told what to do. */
 final readonly class Ip implements DescribesEnds, DrawsPanel, ExportsFiles, HasAddresses, HasRules, MarksStops, Medium, Proposes, PublishesReadings, SaysCommands, TimesHops

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
+use Rundfunk\Build\Artefact;
 use Rundfunk\Exchange\Csv;
-use Rundfunk\Medium\Artefact;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
-use Rundfunk\Medium\Define;
+use Rundfunk\Build\Define;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 final readonly class IpHeader
 {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
-use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Shape\Schema;
 
 /** The figures of the house network: who has which address, and every topic. */
 final readonly class IpPanel

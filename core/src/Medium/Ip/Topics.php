@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
-use Rundfunk\Build\CNames;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Link;
@@ -13,6 +12,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Shape\Values;
+use Rundfunk\Text\CNames;
 
 /** Every topic of a link: command and state of each output, each reading, and the presence of each node. */
 final readonly class Topics

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Medium\Artefact;
+use Rundfunk\Build\Artefact;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Signal\CaptureText;
+use Rundfunk\Text\CNames;
 
 /** The codes of a fob or a socket as marks and spaces. */
 final readonly class KeyedFiles

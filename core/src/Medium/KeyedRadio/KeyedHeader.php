@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Build\UniqueNames;
-use Rundfunk\Medium\Define;
+use Rundfunk\Build\Define;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
 
 final readonly class KeyedHeader
 {

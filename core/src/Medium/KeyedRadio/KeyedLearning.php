@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
-use Rundfunk\Medium\LearnedRow;
-use Rundfunk\Medium\LearningRefused;
+use Rundfunk\Learn\LearnedRow;
+use Rundfunk\Learn\LearningRefused;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Signal\CaptureRefused;
 use Rundfunk\Signal\CaptureText;

@@ -7,13 +7,13 @@ namespace Rundfunk\Medium\KeyedRadio;
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\LearnedCodes;
-use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Shape\Schema;
 use Rundfunk\Shape\Values;
 
 /** The figures of a press: a frame to scale, how often it comes, the band it is in, and what each end sends and hears. */

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\KeyedRadio;
 
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\ExportsFiles;
+use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\CodeRange;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\ExportsFiles;
-use Rundfunk\Medium\HandsOutCodes;
-use Rundfunk\Medium\HasAddresses;
+use Rundfunk\Learn\LearnsCodes;
+use Rundfunk\Medium\KeyedRadio\Calculator\KeyedFrameTime;
+use Rundfunk\Medium\KeyedRadio\Calculator\QuarterWaveLength;
 use Rundfunk\Medium\KeyedRadio\Rule\AntennaOff;
 use Rundfunk\Medium\KeyedRadio\Rule\CodesCollide;
 use Rundfunk\Medium\KeyedRadio\Rule\CodeUnknown;
@@ -31,12 +31,8 @@ use Rundfunk\Medium\KeyedRadio\Step\AntennaStep;
 use Rundfunk\Medium\KeyedRadio\Step\ButtonStep;
 use Rundfunk\Medium\KeyedRadio\Step\SenderStep;
 use Rundfunk\Medium\LearnedCodes;
-use Rundfunk\Medium\LearnsCodes;
 use Rundfunk\Medium\LineForm;
-use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
-use Rundfunk\Medium\SaysCommands;
-use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
@@ -45,12 +41,19 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Routes\CodeRange;
+use Rundfunk\Routes\HandsOutCodes;
+use Rundfunk\Routes\HasAddresses;
+use Rundfunk\Routes\SaysCommands;
 use Rundfunk\Shape\Shape;
 use Rundfunk\Timing\Segment;
 use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\TimesHops;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\MarksStops;
 
 /** 315, 433 or 868 MHz on-off keying: bought fobs and sockets, and our own plain transmitters and receivers. */
-final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFiles, HandsOutCodes, HasAddresses, HasRules, LearnsCodes, MarksStops, Medium, Proposes, SaysCommands, TimesHops
+final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFiles, HandsOutCodes, HasAddresses, HasRules, LearnsCodes, MarksStops, Medium, OffersCalculators, Proposes, SaysCommands, TimesHops
 {
     public const KEY = 'keyed-radio';
 
@@ -106,6 +109,11 @@ final readonly class KeyedRadio implements DescribesEnds, DrawsPanel, ExportsFil
             new AntennaOff,
             new EndsDisagree,
         ];
+    }
+
+    public function calculators(): array
+    {
+        return [new KeyedFrameTime, new QuarterWaveLength];
     }
 
     public function steps(): array

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
-use Rundfunk\Build\CNames;
-use Rundfunk\Medium\Define;
+use Rundfunk\Build\Define;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Values;
+use Rundfunk\Text\CNames;
 
 final readonly class PacketDefines
 {

@@ -7,10 +7,10 @@ namespace Rundfunk\Medium\PacketRadio;
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Knowledge;
-use Rundfunk\Overview\Schema;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Shape\Schema;
 
 /** The figures of the band ruler and of one exchange. */
 final readonly class PacketPanel

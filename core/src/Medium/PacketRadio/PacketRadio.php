@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\FramesMessages;
+use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\CodeRange;
-use Rundfunk\Medium\DescribesEnds;
-use Rundfunk\Medium\DrawsPanel;
-use Rundfunk\Medium\FramesMessages;
-use Rundfunk\Medium\HandsOutCodes;
-use Rundfunk\Medium\HasAddresses;
 use Rundfunk\Medium\LineForm;
-use Rundfunk\Medium\MarksStops;
 use Rundfunk\Medium\Medium;
+use Rundfunk\Medium\PacketRadio\Calculator\PacketAddressQuality;
+use Rundfunk\Medium\PacketRadio\Calculator\PacketAirtime;
+use Rundfunk\Medium\PacketRadio\Calculator\PacketFrequency;
+use Rundfunk\Medium\PacketRadio\Calculator\PacketRetryDelay;
 use Rundfunk\Medium\PacketRadio\Rule\AcknowledgeWithoutCrc;
 use Rundfunk\Medium\PacketRadio\Rule\AddressesTooAlike;
 use Rundfunk\Medium\PacketRadio\Rule\AddressMalformed;
@@ -39,17 +39,22 @@ use Rundfunk\Medium\PacketRadio\Step\AddressStep;
 use Rundfunk\Medium\PacketRadio\Step\LinkChannelStep;
 use Rundfunk\Medium\PacketRadio\Step\PayloadStep;
 use Rundfunk\Medium\PacketRadio\Step\RetryDelayStep;
-use Rundfunk\Medium\TimesHops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Routes\CodeRange;
+use Rundfunk\Routes\HandsOutCodes;
+use Rundfunk\Routes\HasAddresses;
 use Rundfunk\Shape\Shape;
+use Rundfunk\Timing\TimesHops;
+use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\MarksStops;
 
 /** 2.4 GHz packet radio: a transceiver of 126 channels with addresses, check sums and acknowledges done in hardware. */
-final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMessages, HandsOutCodes, HasAddresses, HasRules, MarksStops, Medium, Proposes, TimesHops
+final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMessages, HandsOutCodes, HasAddresses, HasRules, MarksStops, Medium, OffersCalculators, Proposes, TimesHops
 {
     public const KEY = 'packet-radio';
 
@@ -110,6 +115,11 @@ final readonly class PacketRadio implements DescribesEnds, DrawsPanel, FramesMes
             new RetryDelaysEqual,
             new ToggleUnacknowledged,
         ];
+    }
+
+    public function calculators(): array
+    {
+        return [new PacketAirtime, new PacketRetryDelay, new PacketFrequency, new PacketAddressQuality];
     }
 
     public function steps(): array

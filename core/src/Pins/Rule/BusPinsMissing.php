@@ -9,13 +9,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
 /** A module needs a bus whose pins the board lacks, or has given away. */
-#[Finds('bus-pins-missing', Step::PinsAndPower)]
+#[Finds('bus-pins-missing', WorkStep::PinsAndPower)]
 final readonly class BusPinsMissing implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -8,14 +8,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Spot;
 
 /** A control or an output that is on no channel of any module of its node. */
-#[Finds('channel-missing', Step::PinsAndPower)]
+#[Finds('channel-missing', WorkStep::PinsAndPower)]
 final readonly class ChannelMissing implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Spot;
 
 /** Two outputs on one relay channel, or two controls on one key. */
-#[Finds('channel-shared', Step::PinsAndPower)]
+#[Finds('channel-shared', WorkStep::PinsAndPower)]
 final readonly class ChannelShared implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

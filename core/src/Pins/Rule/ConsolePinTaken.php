@@ -7,13 +7,13 @@ namespace Rundfunk\Pins\Rule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Rewiring;
 
 /** Something hangs on the pins that the board is programmed over. */
-#[Finds('console-pin-taken', Step::PinsAndPower)]
+#[Finds('console-pin-taken', WorkStep::PinsAndPower)]
 final readonly class ConsolePinTaken implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable

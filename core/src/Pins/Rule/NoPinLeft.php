@@ -11,7 +11,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Demand;
 use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Pins\PinPlan;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
 /** More is asked of a board than it has pins for. Says what to drop, or what would make room. */
-#[Finds('no-pin-left', Step::PinsAndPower)]
+#[Finds('no-pin-left', WorkStep::PinsAndPower)]
 final readonly class NoPinLeft implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

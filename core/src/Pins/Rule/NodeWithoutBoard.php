@@ -8,11 +8,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
-#[Finds('node-without-board', Step::Nodes)]
+#[Finds('node-without-board', WorkStep::Nodes)]
 final readonly class NodeWithoutBoard implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

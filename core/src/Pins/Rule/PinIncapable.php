@@ -7,13 +7,13 @@ namespace Rundfunk\Pins\Rule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Rewiring;
 
 /** The pin has no such function, or the board has no such pin. */
-#[Finds('pin-incapable', Step::PinsAndPower)]
+#[Finds('pin-incapable', WorkStep::PinsAndPower)]
 final readonly class PinIncapable implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable

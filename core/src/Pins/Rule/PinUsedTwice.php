@@ -8,12 +8,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Node;
 
 /** Two terminals on one pin. Terminals on the same line of one bus share it rightly. */
-#[Finds('pin-used-twice', Step::PinsAndPower)]
+#[Finds('pin-used-twice', WorkStep::PinsAndPower)]
 final readonly class PinUsedTwice implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

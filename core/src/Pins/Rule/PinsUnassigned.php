@@ -9,16 +9,16 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\PinNeeds;
 use Rundfunk\Pins\Rewire;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
 
 /** Terminals still without a pin, for which there is room. */
-#[Finds('pins-unassigned', Step::PinsAndPower)]
+#[Finds('pins-unassigned', WorkStep::PinsAndPower)]
 final readonly class PinsUnassigned implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

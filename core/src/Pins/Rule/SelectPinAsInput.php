@@ -8,12 +8,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Node;
 
 /** On some boards the bus's own select pin must stay an output, or the board stops being the controller of its bus. */
-#[Finds('select-pin-as-input', Step::PinsAndPower)]
+#[Finds('select-pin-as-input', WorkStep::PinsAndPower)]
 final readonly class SelectPinAsInput implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -7,13 +7,13 @@ namespace Rundfunk\Pins\Rule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Rewiring;
 
 /** A module holds a boot-strap pin at the level that keeps the board from starting. */
-#[Finds('strap-pin-pulled', Step::PinsAndPower)]
+#[Finds('strap-pin-pulled', WorkStep::PinsAndPower)]
 final readonly class StrapPinPulled implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable

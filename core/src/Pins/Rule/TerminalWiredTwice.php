@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
 /** One terminal that the plan puts on two pins. */
-#[Finds('terminal-wired-twice', Step::PinsAndPower)]
+#[Finds('terminal-wired-twice', WorkStep::PinsAndPower)]
 final readonly class TerminalWiredTwice implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\SupplyFrom;
 
-#[Finds('adapter-missing', Step::PinsAndPower)]
+#[Finds('adapter-missing', WorkStep::PinsAndPower)]
 final readonly class AdapterMissing implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

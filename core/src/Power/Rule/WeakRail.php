@@ -11,18 +11,18 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
 
 /** More current is drawn from a board's own supply pin than it can give: above all by an amplified radio from a weak 3.3 V pin. */
-#[Finds('weak-rail', Step::PinsAndPower)]
+#[Finds('weak-rail', WorkStep::PinsAndPower)]
 final readonly class WeakRail implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

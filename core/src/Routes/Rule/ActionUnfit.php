@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Route;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** An action that its control cannot give: a latching switch cannot toggle. */
-#[Finds('action-unfit', Step::Routes)]
+#[Finds('action-unfit', WorkStep::Routes)]
 final readonly class ActionUnfit implements RouteRule
 {
     public function check(Route $route, Look $look): iterable

@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
-use Rundfunk\Medium\HandsOutCodes;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\HandsOutCodes;
 use Rundfunk\Routes\RouteNames;
 
-#[Finds('code-missing', Step::Routes)]
+#[Finds('code-missing', WorkStep::Routes)]
 final readonly class CodeMissing implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

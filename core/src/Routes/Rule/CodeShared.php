@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Rundfunk\Routes\Rule;
 
-use Rundfunk\Assign\Codes;
 use Rundfunk\Check\End;
 use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
-use Rundfunk\Medium\CodeRange;
-use Rundfunk\Medium\HandsOutCodes;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\CodeRange;
+use Rundfunk\Routes\Codes;
+use Rundfunk\Routes\HandsOutCodes;
 use Rundfunk\Routes\RouteNames;
 
 /** Two different commands with one code, where it should tell them apart. */
-#[Finds('code-shared', Step::Routes)]
+#[Finds('code-shared', WorkStep::Routes)]
 final readonly class CodeShared implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,16 +9,16 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\PublishesReadings;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\PublishesReadings;
 
-#[Finds('control-without-route', Step::Routes)]
+#[Finds('control-without-route', WorkStep::Routes)]
 final readonly class ControlWithoutRoute implements ControlRule
 {
     public function check(Control $control, Look $look): iterable

@@ -9,11 +9,11 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Spot;
 
-#[Finds('output-undriven', Step::Routes)]
+#[Finds('output-undriven', WorkStep::Routes)]
 final readonly class OutputUndriven implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Rundfunk\Routes\Rule;
 
-use Rundfunk\Assign\PathStep;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Lasting;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\Paths;
 use Rundfunk\Routes\RouteNames;
+use Rundfunk\Routes\Step\PathStep;
 
 /** A route whose hops do not lead from its control to its output. */
-#[Finds('route-without-path', Step::Routes)]
+#[Finds('route-without-path', WorkStep::Routes)]
 final readonly class RouteWithoutPath implements Lasting, RouteRule
 {
     public function check(Route $route, Look $look): iterable

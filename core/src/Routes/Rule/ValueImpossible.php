@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Route;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A value is asked of something that is only on or off. */
-#[Finds('value-impossible', Step::Routes)]
+#[Finds('value-impossible', WorkStep::Routes)]
 final readonly class ValueImpossible implements RouteRule
 {
     public function check(Route $route, Look $look): iterable

@@ -9,14 +9,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A key that sets something, and nobody has said to what. */
-#[Finds('value-missing', Step::Routes)]
+#[Finds('value-missing', WorkStep::Routes)]
 final readonly class ValueMissing implements RouteRule
 {
     public function check(Route $route, Look $look): iterable

@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Output;
@@ -20,7 +20,7 @@ use Rundfunk\Plan\ValueSpan;
 use Rundfunk\Routes\RouteNames;
 
 /** A value that its output does not have, asked for by a route or given to a learned code. */
-#[Finds('value-outside', Step::Routes)]
+#[Finds('value-outside', WorkStep::Routes)]
 final readonly class ValueOutside implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Output;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 
 /** Something is set to values, and nobody has said from where to where they go. */
-#[Finds('value-span-unknown', Step::Routes)]
+#[Finds('value-span-unknown', WorkStep::Routes)]
 final readonly class ValueSpanUnknown implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Medium\KeyedRadio;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Learn\LearningRefused;
 use Rundfunk\Medium\KeyedRadio\KeyedCode;
 use Rundfunk\Medium\KeyedRadio\KeyedFrame;
 use Rundfunk\Medium\KeyedRadio\KeyedLearning;
-use Rundfunk\Medium\LearningRefused;
 use Rundfunk\Propagation\QuarterWave;
 use Rundfunk\Signal\CaptureText;
 use Rundfunk\Signal\Signal;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Medium\KeyedRadio;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Learn\LearningRefused;
 use Rundfunk\Medium\KeyedRadio\KeyedFrame;
 use Rundfunk\Medium\KeyedRadio\KeyedLearning;
-use Rundfunk\Medium\LearningRefused;
 use Rundfunk\Plan\KeyCode;
 use Tests\Core\CoreTestCase;
 

@@ -10,14 +10,14 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** Something dangerous hangs on a call, and who calls can be forged. */
-#[Finds('cell-call-opens', Step::Routes)]
+#[Finds('cell-call-opens', WorkStep::Routes)]
 final readonly class CallOpens implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

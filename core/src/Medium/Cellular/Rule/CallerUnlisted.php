@@ -10,11 +10,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\CellularEnd;
 
 /** Somebody is to call or text, and the modem does not obey them. */
-#[Finds('cell-caller-unlisted', Step::Routes)]
+#[Finds('cell-caller-unlisted', WorkStep::Routes)]
 final readonly class CallerUnlisted implements EndRule
 {
     public function check(End $end, Look $look): iterable

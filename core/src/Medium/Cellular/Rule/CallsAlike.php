@@ -10,14 +10,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** One phone whose calls to one modem are to do two things. */
-#[Finds('cell-calls-alike', Step::Routes)]
+#[Finds('cell-calls-alike', WorkStep::Routes)]
 final readonly class CallsAlike implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -10,14 +10,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\ModemLevel;
 use Rundfunk\Plan\Spot;
 
 /** The board's high is more than the modem's input stands. */
-#[Finds('cell-level-too-high', Step::Links)]
+#[Finds('cell-level-too-high', WorkStep::Links)]
 final readonly class LevelTooHigh implements EndRule
 {
     public function check(End $end, Look $look): iterable

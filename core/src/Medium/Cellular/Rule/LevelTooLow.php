@@ -10,14 +10,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\ModemLevel;
 use Rundfunk\Plan\Spot;
 
 /** The modem's high is less than the board takes for one, on paper. */
-#[Finds('cell-level-too-low', Step::Links)]
+#[Finds('cell-level-too-low', WorkStep::Links)]
 final readonly class LevelTooLow implements EndRule
 {
     /** What an 8-bit board takes for high, as a share of its supply. Source: data sheet of the class, from memory. */

@@ -9,11 +9,11 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Spot;
 
-#[Finds('cell-network-closing', Step::Links)]
+#[Finds('cell-network-closing', WorkStep::Links)]
 final readonly class NetworkClosing implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,14 +9,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 
 /** A text that is not answered: whoever sent it does not know what is so. */
-#[Finds('cell-no-answer', Step::Routes)]
+#[Finds('cell-no-answer', WorkStep::Routes)]
 final readonly class NoAnswer implements ControlRule
 {
     public function check(Control $control, Look $look): iterable

@@ -8,13 +8,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 
 /** Two phones with one number. */
-#[Finds('cell-number-shared', Step::Links)]
+#[Finds('cell-number-shared', WorkStep::Links)]
 final readonly class NumberShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -9,12 +9,12 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\NodeKind;
 
 /** A phone without a number, or with one that cannot be. */
-#[Finds('cell-number-wrong', Step::Links)]
+#[Finds('cell-number-wrong', WorkStep::Links)]
 final readonly class NumberWrong implements EndRule
 {
     public function check(End $end, Look $look): iterable

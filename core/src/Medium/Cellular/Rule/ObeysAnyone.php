@@ -11,13 +11,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Spot;
 
 /** A modem that obeys whoever has its number. */
-#[Finds('cell-obeys-anyone', Step::Links)]
+#[Finds('cell-obeys-anyone', WorkStep::Links)]
 final readonly class ObeysAnyone implements EndRule
 {
     public function check(End $end, Look $look): iterable

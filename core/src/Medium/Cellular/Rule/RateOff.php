@@ -11,14 +11,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Electrical\UartDivider;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Spot;
 
 /** A serial rate that the board's clock does not divide to. */
-#[Finds('cell-rate-off', Step::Links)]
+#[Finds('cell-rate-off', WorkStep::Links)]
 final readonly class RateOff implements EndRule
 {
     /** Where to warn, and where it fails. Common practice; half a bit in 9½ is the end of it. */

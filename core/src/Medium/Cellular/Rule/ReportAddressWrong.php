@@ -9,13 +9,13 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\WebReport;
 use Rundfunk\Plan\Spot;
 
 /** Readings go to an address that a modem cannot ask for. */
-#[Finds('cell-report-address', Step::Links)]
+#[Finds('cell-report-address', WorkStep::Links)]
 final readonly class ReportAddressWrong implements EndRule
 {
     public function check(End $end, Look $look): iterable

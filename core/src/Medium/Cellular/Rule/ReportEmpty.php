@@ -10,13 +10,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\WebReport;
 use Rundfunk\Plan\Spot;
 
 /** A modem is to report, and there is nothing to report or no way out. */
-#[Finds('cell-report-empty', Step::Links)]
+#[Finds('cell-report-empty', WorkStep::Links)]
 final readonly class ReportEmpty implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Medium\Cellular\WebReport;
 use Rundfunk\Plan\Spot;
 
 /** Readings go over the web for everybody to read. */
-#[Finds('cell-report-in-clear', Step::Links)]
+#[Finds('cell-report-in-clear', WorkStep::Links)]
 final readonly class ReportInClear implements EndRule
 {
     public function check(End $end, Look $look): iterable

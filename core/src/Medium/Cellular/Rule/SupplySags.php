@@ -10,14 +10,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Electrical\BurstDroop;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Spot;
 
 /** A supply that sags below what the modem needs when it sends. */
-#[Finds('cell-supply-sags', Step::Links)]
+#[Finds('cell-supply-sags', WorkStep::Links)]
 final readonly class SupplySags implements EndRule
 {
     public function check(End $end, Look $look): iterable

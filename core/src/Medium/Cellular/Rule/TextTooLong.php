@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Sms\TextLength;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Shape\Values;
 
 /** A message of ours that takes more than one part, or an alphabet of seventy. */
-#[Finds('cell-text-too-long', Step::Nodes)]
+#[Finds('cell-text-too-long', WorkStep::Nodes)]
 final readonly class TextTooLong implements OutputRule
 {
     public function check(Output $output, Look $look): iterable

@@ -10,14 +10,14 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A text that works something dangerous without a secret. */
-#[Finds('cell-text-unproved', Step::Routes)]
+#[Finds('cell-text-unproved', WorkStep::Routes)]
 final readonly class TextUnproved implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -10,14 +10,14 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A toggle by text: texts come late, twice, or in another order. */
-#[Finds('cell-toggle-by-text', Step::Routes)]
+#[Finds('cell-toggle-by-text', WorkStep::Routes)]
 final readonly class ToggleByText implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -8,13 +8,13 @@ use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 
-#[Finds('cell-word-missing', Step::Routes)]
+#[Finds('cell-word-missing', WorkStep::Routes)]
 final readonly class WordMissing implements ControlRule
 {
     public function check(Control $control, Look $look): iterable

@@ -10,7 +10,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Node;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 
 /** Two command words of one modem, of which one begins or holds the other. */
-#[Finds('cell-words-clash', Step::Routes)]
+#[Finds('cell-words-clash', WorkStep::Routes)]
 final readonly class WordsClash implements EndRule
 {
     /** @param  list<string>  $taken */

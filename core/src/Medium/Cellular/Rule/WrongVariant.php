@@ -9,12 +9,12 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Modem;
 use Rundfunk\Plan\Spot;
 
 /** An LTE modem made for another part of the world. */
-#[Finds('cell-wrong-variant', Step::Links)]
+#[Finds('cell-wrong-variant', WorkStep::Links)]
 final readonly class WrongVariant implements EndRule
 {
     public function check(End $end, Look $look): iterable

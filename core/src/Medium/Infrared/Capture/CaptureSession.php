@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Capture;
 
+use Rundfunk\Learn\LearnedRow;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
-use Rundfunk\Medium\LearnedRow;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Signal\Frame;
 use Rundfunk\Signal\Signal;

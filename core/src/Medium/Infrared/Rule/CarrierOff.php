@@ -11,7 +11,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrEnd;
@@ -20,7 +20,7 @@ use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\KeyCode;
 
 /** A receiver tuned to another carrier than the code it must hear. */
-#[Finds('ir-carrier-off', Step::Links)]
+#[Finds('ir-carrier-off', WorkStep::Links)]
 final readonly class CarrierOff extends InfraredRule implements EndRule
 {
     /** Within this a receiver hears as if it were tuned right; beyond the second it hears next to nothing. Common practice. */

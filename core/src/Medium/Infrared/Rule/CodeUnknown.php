@@ -9,14 +9,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A press goes over infrared, and nobody has learned what it looks like. */
-#[Finds('ir-code-unknown', Step::Routes)]
+#[Finds('ir-code-unknown', WorkStep::Routes)]
 final readonly class CodeUnknown extends InfraredRule implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 
 /** Several of our own emitters in one room, sending when each sees fit. */
-#[Finds('ir-emitters-together', Step::Links)]
+#[Finds('ir-emitters-together', WorkStep::Links)]
 final readonly class EmittersTogether extends InfraredRule implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

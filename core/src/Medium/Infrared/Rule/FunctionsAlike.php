@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
 /** Two things that one appliance does, and one code for both. */
-#[Finds('ir-functions-alike', Step::Nodes)]
+#[Finds('ir-functions-alike', WorkStep::Nodes)]
 final readonly class FunctionsAlike extends InfraredRule implements NodeRule
 {
     public function check(Node $node, Look $look): iterable

@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 
 /** Two appliances in one room that obey one code. */
-#[Finds('ir-heard-by-two', Step::Links)]
+#[Finds('ir-heard-by-two', WorkStep::Links)]
 final readonly class HeardByTwo extends InfraredRule implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

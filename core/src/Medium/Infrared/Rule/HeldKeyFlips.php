@@ -10,7 +10,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Action;
@@ -19,7 +19,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A toggle on a key whose remote repeats the same frame while it is held. */
-#[Finds('ir-held-key-flips', Step::Routes)]
+#[Finds('ir-held-key-flips', WorkStep::Routes)]
 final readonly class HeldKeyFlips extends InfraredRule implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

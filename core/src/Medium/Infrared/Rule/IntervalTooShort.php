@@ -10,12 +10,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Medium\Infrared\IrSends;
 
 /** Sends that follow each other before the frame and its gap are over. */
-#[Finds('ir-interval-too-short', Step::Links)]
+#[Finds('ir-interval-too-short', WorkStep::Links)]
 final readonly class IntervalTooShort extends InfraredRule implements EndRule
 {
     public function check(End $end, Look $look): iterable

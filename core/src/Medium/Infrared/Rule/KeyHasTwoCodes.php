@@ -9,14 +9,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Spot;
 
 /** One key that was learned twice, differently, and not for its toggle bit. */
-#[Finds('ir-key-two-codes', Step::Nodes)]
+#[Finds('ir-key-two-codes', WorkStep::Nodes)]
 final readonly class KeyHasTwoCodes extends InfraredRule implements ControlRule
 {
     public function check(Control $control, Look $look): iterable

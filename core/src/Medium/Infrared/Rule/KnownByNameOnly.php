@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Spot;
 
 /** A code of a protocol that this program can name and not send. */
-#[Finds('ir-known-by-name-only', Step::Routes)]
+#[Finds('ir-known-by-name-only', WorkStep::Routes)]
 final readonly class KnownByNameOnly extends InfraredRule implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -11,12 +11,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Infrared\IrEmitter;
 
 /** An emitter straight on a pin, at more than the pin may give. */
-#[Finds('ir-led-over-pin', Step::Links)]
+#[Finds('ir-led-over-pin', WorkStep::Links)]
 final readonly class LedOverPin extends InfraredRule implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -10,12 +10,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Infrared\IrEmitter;
 
 /** More emitters in series than the supply can light. */
-#[Finds('ir-led-starved', Step::Links)]
+#[Finds('ir-led-starved', WorkStep::Links)]
 final readonly class LedStarved extends InfraredRule implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Infrared\IrEmitter;
 use Rundfunk\Plan\Link;
 
 /** The farthest receiver is farther than the emitter reaches. */
-#[Finds('ir-out-of-reach', Step::Links)]
+#[Finds('ir-out-of-reach', WorkStep::Links)]
 final readonly class OutOfReach extends InfraredRule implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

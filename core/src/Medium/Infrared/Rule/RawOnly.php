@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Spot;
 
 /** A code of no known protocol is in use. */
-#[Finds('ir-raw-only', Step::Routes)]
+#[Finds('ir-raw-only', WorkStep::Routes)]
 final readonly class RawOnly extends InfraredRule implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -8,14 +8,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Signal\TimingDistance;
 
 /** Two codes of no known protocol that differ by hardly more than a receiver's noise. */
-#[Finds('ir-raw-too-alike', Step::Links)]
+#[Finds('ir-raw-too-alike', WorkStep::Links)]
 final readonly class RawTooAlike extends InfraredRule implements LinkRule
 {
     /** Up to this they may be taken for each other. Common practice: twice what counts as the same. */

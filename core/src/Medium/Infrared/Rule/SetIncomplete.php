@@ -10,8 +10,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Infrared\IrCodes;
@@ -20,13 +19,14 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 
 /** A function with codes for some of its values and not for others. */
-#[Finds('ir-set-incomplete', Step::Nodes)]
+#[Finds('ir-set-incomplete', WorkStep::Nodes)]
 final readonly class SetIncomplete extends InfraredRule implements OutputRule
 {
     /** As many as are named one by one. */

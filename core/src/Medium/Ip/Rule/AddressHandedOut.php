@@ -10,13 +10,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Spot;
 
 /** A fixed address that the router may give to somebody else. */
-#[Finds('ip-address-handed-out', Step::Links)]
+#[Finds('ip-address-handed-out', WorkStep::Links)]
 final readonly class AddressHandedOut implements EndRule
 {
     public static function isHandedOut(IpSettings $settings, int $host): bool

@@ -9,10 +9,10 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 
-#[Finds('ip-address-missing', Step::Links)]
+#[Finds('ip-address-missing', WorkStep::Links)]
 final readonly class AddressMissing implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -10,13 +10,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Spot;
 
 /** An address that is none, or none of the link's network. */
-#[Finds('ip-address-outside', Step::Links)]
+#[Finds('ip-address-outside', WorkStep::Links)]
 final readonly class AddressOutside implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('ip-address-shared', Step::Links)]
+#[Finds('ip-address-shared', WorkStep::Links)]
 final readonly class AddressShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

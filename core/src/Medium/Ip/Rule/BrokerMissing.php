@@ -8,13 +8,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
 /** A link without a broker, or with two. */
-#[Finds('ip-broker-missing', Step::Links)]
+#[Finds('ip-broker-missing', WorkStep::Links)]
 final readonly class BrokerMissing implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

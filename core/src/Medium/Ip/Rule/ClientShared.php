@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Plan\Link;
 
 /** Two nodes that name themselves alike to the broker. */
-#[Finds('ip-client-shared', Step::Links)]
+#[Finds('ip-client-shared', WorkStep::Links)]
 final readonly class ClientShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -10,14 +10,14 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
 /** Commands that the broker keeps and gives again to whoever comes back. */
-#[Finds('ip-commands-retained', Step::Links)]
+#[Finds('ip-commands-retained', WorkStep::Links)]
 final readonly class CommandsRetained implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('ip-presence-late', Step::Links)]
+#[Finds('ip-presence-late', WorkStep::Links)]
 final readonly class PresenceLate implements LinkRule
 {
     /** Longer than this and somebody has pressed a second time. Common practice. */

@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('ip-state-forgotten', Step::Links)]
+#[Finds('ip-state-forgotten', WorkStep::Links)]
 final readonly class StateForgotten implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

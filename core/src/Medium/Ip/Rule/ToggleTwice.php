@@ -10,13 +10,13 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A toggle over a link on which a message may come twice, or not at all. */
-#[Finds('ip-toggle-twice', Step::Routes)]
+#[Finds('ip-toggle-twice', WorkStep::Routes)]
 final readonly class ToggleTwice implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
 /** More nodes on a board's own access point than it takes. */
-#[Finds('ip-too-many-stations', Step::Links)]
+#[Finds('ip-too-many-stations', WorkStep::Links)]
 final readonly class TooManyStations implements LinkRule
 {
     /** Common practice: four on small Wi-Fi boards, unless told otherwise. */

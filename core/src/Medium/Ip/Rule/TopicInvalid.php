@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpSettings;
 use Rundfunk\Medium\Ip\Topic;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('ip-topic-invalid', Step::Links)]
+#[Finds('ip-topic-invalid', WorkStep::Links)]
 final readonly class TopicInvalid implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\Topics;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Link;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 
 /** Two things that come out as one topic. */
-#[Finds('ip-topic-shared', Step::Links)]
+#[Finds('ip-topic-shared', WorkStep::Links)]
 final readonly class TopicShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -10,11 +10,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 
 /** A wire of the wrong length, or none at all. */
-#[Finds('keyed-antenna-off', Step::Links)]
+#[Finds('keyed-antenna-off', WorkStep::Links)]
 final readonly class AntennaOff implements EndRule
 {
     private const SHARE = 0.10;

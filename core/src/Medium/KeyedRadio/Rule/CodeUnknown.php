@@ -9,7 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
@@ -17,7 +17,7 @@ use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
-#[Finds('keyed-code-unknown', Step::Routes)]
+#[Finds('keyed-code-unknown', WorkStep::Routes)]
 final readonly class CodeUnknown implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

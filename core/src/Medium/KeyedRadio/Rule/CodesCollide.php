@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** Two different commands with one code on one frequency. */
-#[Finds('keyed-codes-collide', Step::Routes)]
+#[Finds('keyed-codes-collide', WorkStep::Routes)]
 final readonly class CodesCollide implements PlanRule
 {
     public function check(Look $look): iterable

@@ -10,12 +10,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 
 /** An end that is known to be tuned to another frequency than its link. */
-#[Finds('keyed-ends-disagree', Step::Links)]
+#[Finds('keyed-ends-disagree', WorkStep::Links)]
 final readonly class EndsDisagree implements EndRule
 {
     public function check(End $end, Look $look): iterable

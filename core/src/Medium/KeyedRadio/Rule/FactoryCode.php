@@ -9,11 +9,11 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 
 /** A code whose switches nobody has touched: the neighbour's are the same. */
-#[Finds('keyed-factory-code', Step::Links)]
+#[Finds('keyed-factory-code', WorkStep::Links)]
 final readonly class FactoryCode implements EndRule
 {
     public function check(End $end, Look $look): iterable

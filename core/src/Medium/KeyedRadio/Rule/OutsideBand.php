@@ -10,14 +10,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('keyed-outside-band', Step::Links)]
+#[Finds('keyed-outside-band', WorkStep::Links)]
 final readonly class OutsideBand implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('keyed-power-over-limit', Step::Links)]
+#[Finds('keyed-power-over-limit', WorkStep::Links)]
 final readonly class PowerOverLimit implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

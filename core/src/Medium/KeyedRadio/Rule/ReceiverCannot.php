@@ -10,14 +10,14 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Shape\Values;
 
 /** A four-function receiver whose pins answer in another way than the route asks. */
-#[Finds('keyed-receiver-cannot', Step::Routes)]
+#[Finds('keyed-receiver-cannot', WorkStep::Routes)]
 final readonly class ReceiverCannot implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -10,7 +10,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Action;
@@ -18,7 +18,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A toggle on a code that comes several times for one press. */
-#[Finds('keyed-repeats-flip', Step::Routes)]
+#[Finds('keyed-repeats-flip', WorkStep::Routes)]
 final readonly class RepeatsFlip implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

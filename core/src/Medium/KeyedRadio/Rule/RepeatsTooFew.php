@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('keyed-repeats-too-few', Step::Links)]
+#[Finds('keyed-repeats-too-few', WorkStep::Links)]
 final readonly class RepeatsTooFew implements LinkRule
 {
     /** Receivers of this kind wake up with noise and miss the first frames. Common practice. */

@@ -10,13 +10,13 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** Something dangerous hangs on a code that anyone nearby can record and send again. */
-#[Finds('keyed-replay', Step::Routes)]
+#[Finds('keyed-replay', WorkStep::Routes)]
 final readonly class ReplayOpens implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

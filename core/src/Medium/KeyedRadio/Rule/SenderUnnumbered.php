@@ -9,12 +9,12 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Plan\Hop;
 
 /** One of our own transmitters without a number, or with one that is none. */
-#[Finds('keyed-sender-unnumbered', Step::Links)]
+#[Finds('keyed-sender-unnumbered', WorkStep::Links)]
 final readonly class SenderUnnumbered implements EndRule
 {
     public function check(End $end, Look $look): iterable

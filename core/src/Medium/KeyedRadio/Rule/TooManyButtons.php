@@ -9,13 +9,13 @@ use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
 use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\NodeKind;
 
 /** More keys on a fob than a pair has buttons. */
-#[Finds('keyed-too-many-buttons', Step::Links)]
+#[Finds('keyed-too-many-buttons', WorkStep::Links)]
 final readonly class TooManyButtons implements EndRule
 {
     private const BUTTONS = 4;

@@ -7,7 +7,6 @@ namespace Rundfunk\Medium\KeyedRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Edit\Operation;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedCoding;
@@ -16,6 +15,7 @@ use Rundfunk\Medium\KeyedRadio\KeyedSettings;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 

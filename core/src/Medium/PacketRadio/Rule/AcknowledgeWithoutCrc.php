@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('packet-acknowledge-without-crc', Step::Links)]
+#[Finds('packet-acknowledge-without-crc', WorkStep::Links)]
 final readonly class AcknowledgeWithoutCrc implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

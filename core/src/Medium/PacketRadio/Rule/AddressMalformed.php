@@ -10,13 +10,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketAddress;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Spot;
 
 /** An address that is no address of the link's width. */
-#[Finds('packet-address-malformed', Step::Links)]
+#[Finds('packet-address-malformed', WorkStep::Links)]
 final readonly class AddressMalformed implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -9,12 +9,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketEars;
 use Rundfunk\Plan\Spot;
 
 /** Two live addresses that differ in one bit: one flipped bit, and a message goes astray. */
-#[Finds('packet-addresses-too-alike', Step::Links)]
+#[Finds('packet-addresses-too-alike', WorkStep::Links)]
 final readonly class AddressesTooAlike implements PlanRule
 {
     public function check(Look $look): iterable

@@ -9,14 +9,14 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('packet-channel-under-wifi', Step::Links)]
+#[Finds('packet-channel-under-wifi', WorkStep::Links)]
 final readonly class ChannelUnderWifi implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

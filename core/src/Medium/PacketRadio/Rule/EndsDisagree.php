@@ -10,11 +10,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 
 /** One end of a link is known to be set otherwise than the link. */
-#[Finds('packet-ends-disagree', Step::Links)]
+#[Finds('packet-ends-disagree', WorkStep::Links)]
 final readonly class EndsDisagree implements EndRule
 {
     private const NAMES = [

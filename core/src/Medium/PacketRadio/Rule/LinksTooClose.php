@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketRate;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
@@ -16,7 +16,7 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
 /** Two of the plan's own links on neighbouring channels, or on one. */
-#[Finds('packet-links-too-close', Step::Links)]
+#[Finds('packet-links-too-close', WorkStep::Links)]
 final readonly class LinksTooClose implements PlanRule
 {
     public function check(Look $look): iterable

@@ -9,13 +9,13 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
-#[Finds('packet-payload-too-short', Step::Links)]
+#[Finds('packet-payload-too-short', WorkStep::Links)]
 final readonly class PayloadTooShort implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

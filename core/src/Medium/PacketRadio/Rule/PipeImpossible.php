@@ -10,14 +10,14 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketPipes;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
 /** An address on a pipe that the receiver has not, or a second one on a pipe that has one. */
-#[Finds('packet-pipe-impossible', Step::Links)]
+#[Finds('packet-pipe-impossible', WorkStep::Links)]
 final readonly class PipeImpossible implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -10,12 +10,12 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketEars;
 use Rundfunk\Plan\Spot;
 
 /** Pipes 1 to 5 of a receiver share all of the address but its last byte. */
-#[Finds('packet-pipe-prefix-broken', Step::Links)]
+#[Finds('packet-pipe-prefix-broken', WorkStep::Links)]
 final readonly class PipePrefixBroken implements EndRule
 {
     public function check(End $end, Look $look): iterable

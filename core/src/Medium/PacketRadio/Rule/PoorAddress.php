@@ -10,11 +10,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketEars;
 use Rundfunk\Plan\Spot;
 
-#[Finds('packet-poor-address', Step::Links)]
+#[Finds('packet-poor-address', WorkStep::Links)]
 final readonly class PoorAddress implements EndRule
 {
     public function check(End $end, Look $look): iterable

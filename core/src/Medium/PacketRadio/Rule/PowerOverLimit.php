@@ -10,13 +10,13 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 
 /** More power than the region's short-range rules allow. */
-#[Finds('packet-power-over-limit', Step::Links)]
+#[Finds('packet-power-over-limit', WorkStep::Links)]
 final readonly class PowerOverLimit implements EndRule
 {
     public function check(End $end, Look $look): iterable

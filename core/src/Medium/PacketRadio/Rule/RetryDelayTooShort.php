@@ -11,12 +11,12 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\RetryDelay;
 
-#[Finds('packet-retry-delay-too-short', Step::Links)]
+#[Finds('packet-retry-delay-too-short', WorkStep::Links)]
 final readonly class RetryDelayTooShort implements EndRule
 {
     public function check(End $end, Look $look): iterable

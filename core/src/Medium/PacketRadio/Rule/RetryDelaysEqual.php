@@ -10,7 +10,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\RetryClash;
@@ -22,7 +22,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Shape\Values;
 
 /** Two senders whose retries keep step: having collided once, they collide until both give up. */
-#[Finds('packet-retry-delays-equal', Step::Links)]
+#[Finds('packet-retry-delays-equal', WorkStep::Links)]
 final readonly class RetryDelaysEqual implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

@@ -8,7 +8,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketPipes;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Address;
@@ -17,7 +17,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Thing;
 
 /** A link without a channel, a receiver without an address, a sender without a retry delay. */
-#[Finds('packet-setting-missing', Step::Links)]
+#[Finds('packet-setting-missing', WorkStep::Links)]
 final readonly class SettingMissing implements LinkRule
 {
     public function check(Link $link, Look $look): iterable

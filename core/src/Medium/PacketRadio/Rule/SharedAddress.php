@@ -9,17 +9,17 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
-use Rundfunk\Check\Step;
-use Rundfunk\Edit\Operation;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketEars;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
 /** Two receivers on one address. With acknowledge on, both answer at once. */
-#[Finds('packet-shared-address', Step::Links)]
+#[Finds('packet-shared-address', WorkStep::Links)]
 final readonly class SharedAddress implements PlanRule
 {
     public function check(Look $look): iterable

@@ -10,13 +10,13 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
 /** A toggle or a step over a link that does not say whether it arrived. */
-#[Finds('packet-toggle-unacknowledged', Step::Routes)]
+#[Finds('packet-toggle-unacknowledged', WorkStep::Routes)]
 final readonly class ToggleUnacknowledged implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable

@@ -10,11 +10,11 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Check\Step;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketPipes;
 
 /** Without a sender number in the message each sender needs a pipe of its own, and there are six. */
-#[Finds('packet-too-many-senders', Step::Links)]
+#[Finds('packet-too-many-senders', WorkStep::Links)]
 final readonly class TooManySenders implements EndRule
 {
     public function check(End $end, Look $look): iterable

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Format;
+
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\Thing;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Values;
+
+/** Reads one thing from plain values, checking its fields, what it refers to and its medium's settings. */
+final readonly class ThingReader
+{
+    private SettingShapes $shapes;
+
+    public function __construct(private Knowledge $knowledge)
+    {
+        $this->shapes = new SettingShapes($knowledge->media);
+    }
+
+    /**
+     * @param  PlanDraft  $draft  holds what the thing may refer to
+     * @return Thing|null null when a problem was added
+     */
+    public function read(ThingKind $kind, mixed $raw, string $place, PlanDraft $draft, Problems $problems): ?Thing
+    {
+        $before = $problems->count();
+        $class = $kind->thing();
+        $values = $kind->shape()->accept($raw, $place, $problems);
+        if ($problems->count() > $before) {
+            return null;
+        }
+        $thing = $class::from(new Values($values));
+        $this->checkReferences($thing, $place, $draft, $problems);
+        $this->checkCatalogue($thing, $place, $problems);
+        if ($problems->count() > $before) {
+            return null;
+        }
+        $thing = $this->withSettings($thing, $place, $draft, $problems);
+
+        return $problems->count() > $before ? null : $thing;
+    }
+
+    public function readParticulars(mixed $raw, string $place, Problems $problems): ?Particulars
+    {
+        $before = $problems->count();
+        $values = Particulars::shape()->accept($raw, $place, $problems);
+        if ($problems->count() > $before) {
+            return null;
+        }
+        $particulars = Particulars::from(new Values($values));
+        if (! $this->knowledge->catalogue->hasRegion($particulars->region)) {
+            $problems->add($place.'/region', "names no region of the catalogue: \"{$particulars->region}\"");
+        }
+
+        return $particulars;
+    }
+
+    private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems): void
+    {
+        foreach (Ties::of($thing::kind()) as $tie) {
+            foreach ($tie->ids($thing) as $id) {
+                if ($draft->find($tie->to, $id) === null) {
+                    $problems->add($place.'/'.$tie->field, "names no {$tie->to->value} of this plan: \"{$id}\"");
+                }
+            }
+        }
+    }
+
+    private function checkCatalogue(Thing $thing, string $place, Problems $problems): void
+    {
+        $catalogue = $this->knowledge->catalogue;
+        if ($thing instanceof Node && $thing->board !== null && ! $catalogue->hasBoard($thing->board)) {
+            $problems->add($place.'/board', "names no board of the catalogue: \"{$thing->board}\"");
+        }
+        if ($thing instanceof Module && ! $catalogue->hasModule($thing->class)) {
+            $problems->add($place.'/class', "names no module of the catalogue: \"{$thing->class}\"");
+        }
+        if ($thing instanceof Link && ! $this->knowledge->media->has($thing->medium)) {
+            $problems->add($place.'/medium', "names no medium that this program knows: \"{$thing->medium}\"");
+        }
+    }
+
+    private function withSettings(Thing $thing, string $place, PlanDraft $draft, Problems $problems): Thing
+    {
+        $link = $thing instanceof Endpoint ? $draft->find(ThingKind::Link, $thing->linkId) : null;
+        $shape = $this->shapes->of($thing, $link instanceof Link ? $link : null);
+        if ($shape === null) {
+            return $thing;
+        }
+        $values = $thing->values();
+        $given = $thing instanceof Control || $thing instanceof Output ? self::fitting($thing) : $values['settings'] ?? [];
+
+        return $thing::from(new Values([...$values, 'settings' => $shape->accept($given, $place.'/settings', $problems)]));
+    }
+
+    /**
+     * When a control changes its kind, what its old kind had besides goes.
+     *
+     * @return array<string, bool|float|int|string|null>
+     */
+    private static function fitting(Control|Output $thing): array
+    {
+        $others = [];
+        foreach ($thing instanceof Control ? ControlKind::cases() : OutputKind::cases() as $kind) {
+            $others += $kind->settings()->fields;
+        }
+
+        return array_diff_key($thing->settings, array_diff_key($others, $thing->kind->settings()->fields));
+    }
+}

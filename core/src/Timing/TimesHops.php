@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Timing;
+
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+
+interface TimesHops
+{
+    /**
+     * @param  int  $turn  how many other receivers the sender serves first for the same press
+     * @return list<Segment> from the sender's decision to the receiver's knowing
+     */
+    public function segments(Plan $plan, Hop $hop, int $turn): array;
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\ModuleClass;
+use Rundfunk\Catalogue\Rail;
+use Rundfunk\Catalogue\Region;
+use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Knowledge;
+use Rundfunk\Learn\LaysOutSets;
+use Rundfunk\Learn\LearnsCodes;
+use Rundfunk\Medium\Medium;
+
+/** The catalogue as screens offer it. */
+final readonly class CatalogueView
+{
+    /** @return array<string, mixed> */
+    public static function of(Knowledge $knowledge): array
+    {
+        return [
+            'boards' => array_map(static fn (Board $board): array => [
+                'key' => $board->key,
+                'name' => $board->name,
+                'media' => $board->media,
+                'logicV' => $board->logicV,
+                'pins' => array_keys($board->pins),
+                'rails' => array_map(static fn (Rail $rail): array => ['supply' => $rail->supply->value, 'name' => $rail->name, 'volts' => $rail->volts, 'limitMa' => $rail->limitMa], $board->rails),
+                'basis' => $board->basis,
+            ], array_values($knowledge->catalogue->boards)),
+            'modules' => array_map(static fn (ModuleClass $class): array => [
+                'key' => $class->key,
+                'name' => $class->name,
+                'group' => $class->group->value,
+                'medium' => $class->medium,
+                'carries' => $class->carries,
+                'role' => $class->role?->value,
+                'peakMa' => $class->peakMa,
+                'terminals' => array_map(static fn (Terminal $terminal): array => ['name' => $terminal->name, 'needs' => $terminal->needs, 'carries' => $terminal->carries, 'doc' => $terminal->doc], array_values($class->terminals)),
+                'advice' => $class->advice,
+                'basis' => $class->basis,
+            ], array_values($knowledge->catalogue->modules)),
+            'regions' => array_map(static fn (Region $region): array => [
+                'key' => $region->key,
+                'name' => $region->name,
+                'mainsV' => $region->mainsV,
+                'asOf' => $region->asOf,
+                'wifi' => $region->wifi,
+            ], array_values($knowledge->catalogue->regions)),
+            'media' => array_map(self::medium(...), $knowledge->media->all()),
+            ...KindsView::all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function medium(Medium $medium): array
+    {
+        return [
+            'key' => $medium->key(),
+            'name' => $medium->name(),
+            'part' => $medium->part(),
+            'usualRole' => $medium->usualRole()->value,
+            'learns' => $medium instanceof LearnsCodes,
+            'setFields' => $medium instanceof LaysOutSets ? SettingFields::of($medium->setShape()) : null,
+            'form' => $medium->form()->value,
+            'linkSettings' => SettingFields::of($medium->linkSettings()),
+            'endpointSettings' => SettingFields::of($medium->endpointSettings()),
+        ];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View;
+
+use BackedEnum;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Hazard;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Precedence;
+use Rundfunk\Shape\Schema;
+
+/** The kinds of node, control and output, with what screens need to offer them. */
+final readonly class KindsView
+{
+    /** @return array<string, mixed> */
+    public static function all(): array
+    {
+        return [
+            'nodeKinds' => array_map(static fn (NodeKind $kind): array => [
+                'key' => $kind->value, 'name' => $kind->words(), 'bought' => $kind->isBought(),
+            ], NodeKind::cases()),
+            'controlKinds' => array_map(static fn (ControlKind $kind): array => [
+                'key' => $kind->value,
+                'name' => $kind->words(),
+                'wired' => $kind->isWired(),
+                'homes' => self::values($kind->homes()),
+                'actions' => self::values($kind->actions()),
+                'settings' => SettingFields::of($kind->settings()),
+            ], ControlKind::cases()),
+            'outputKinds' => array_map(static fn (OutputKind $kind): array => [
+                'key' => $kind->value,
+                'name' => $kind->value,
+                'wired' => $kind->isWired(),
+                'homes' => self::values($kind->homes()),
+                'settings' => SettingFields::of($kind->settings()),
+            ], OutputKind::cases()),
+            'hazards' => array_map(static fn (Hazard $hazard): array => [
+                'key' => $hazard->value, 'name' => $hazard->words(), 'caution' => $hazard->caution(),
+            ], Hazard::cases()),
+            'precedences' => array_map(static fn (Precedence $one): array => ['key' => $one->value, 'name' => $one->words()], Precedence::cases()),
+        ];
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    public static function schema(): array
+    {
+        $homes = Schema::listOf(Schema::text());
+        $kind = ['key' => Schema::text(), 'name' => Schema::text(), 'wired' => Schema::flag(), 'homes' => $homes, 'settings' => Schema::listOf(Schema::ref('SettingField'))];
+
+        return [
+            'nodeKinds' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'bought' => Schema::flag()])),
+            'controlKinds' => Schema::listOf(Schema::object([...$kind, 'actions' => Schema::listOf(Schema::text())])),
+            'outputKinds' => Schema::listOf(Schema::object($kind)),
+            'hazards' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'caution' => Schema::text()])),
+            'precedences' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()])),
+        ];
+    }
+
+    /**
+     * @param  list<BackedEnum>  $cases
+     * @return list<int|string>
+     */
+    private static function values(array $cases): array
+    {
+        return array_map(static fn (BackedEnum $case): int|string => $case->value, $cases);
+    }
+}
