@@ -6,23 +6,21 @@ namespace App\Http;
 
 use App\Plans\PlanStore;
 use Illuminate\Http\Request;
-use Rundfunk\Medium\Media;
-use Rundfunk\Medium\Medium;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
 /** The node of a plan of the user's that a request is about, and the medium it names. */
 final readonly class AskedNode
 {
-    private function __construct(public Plan $plan, public Node $node, public ?Medium $medium)
+    private function __construct(public Plan $plan, public Node $node, public string $medium)
     {
     }
 
-    public static function of(Request $request, string $plan, string $node, PlanStore $store, Media $media): self
+    public static function of(Request $request, string $plan, string $node, PlanStore $store): self
     {
         $loaded = $store->look(SignedIn::user($request), $plan)->plan;
         $key = $request->input('medium');
 
-        return new self($loaded, $loaded->node($node), is_string($key) && $media->has($key) ? $media->named($key) : null);
+        return new self($loaded, $loaded->node($node), is_string($key) ? $key : '');
     }
 }

@@ -209,15 +209,13 @@ final class Components
     private static function panels(Media $media): array
     {
         $panels = [];
-        foreach ($media->all() as $medium) {
-            if ($medium instanceof DrawsPanel) {
-                $name = str_replace(' ', '', ucwords(str_replace('-', ' ', $medium->key()))).'Panel';
-                $panels[$name] = Schema::object([
-                    'linkId' => Schema::text(),
-                    'medium' => Schema::oneOf($medium->key()),
-                    'figures' => $medium->panelSchema(),
-                ]);
-            }
+        foreach ($media->everyOffering(DrawsPanel::class) as $key => $panel) {
+            $name = str_replace(' ', '', ucwords(str_replace('-', ' ', $key))).'Panel';
+            $panels[$name] = Schema::object([
+                'linkId' => Schema::text(),
+                'medium' => Schema::oneOf($key),
+                'figures' => $panel->panelSchema(),
+            ]);
         }
 
         return ['Panel' => ['oneOf' => array_map(Schema::ref(...), array_keys($panels))], ...$panels];

@@ -81,8 +81,8 @@ final class Shipped
     public static function assigner(): Assigner
     {
         $steps = [new SupplyStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep];
-        foreach (self::knowledge()->media->all() as $medium) {
-            $steps = [...$steps, ...$medium instanceof Proposes ? $medium->steps() : []];
+        foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
+            $steps = [...$steps, ...$proposes->steps()];
         }
 
         return new Assigner(self::knowledge(), $steps);
@@ -91,8 +91,8 @@ final class Shipped
     public static function calculators(): Calculators
     {
         $calculators = [];
-        foreach (self::knowledge()->media->all() as $medium) {
-            $calculators = [...$calculators, ...$medium instanceof OffersCalculators ? $medium->calculators() : []];
+        foreach (self::knowledge()->media->everyOffering(OffersCalculators::class) as $offers) {
+            $calculators = [...$calculators, ...$offers->calculators()];
         }
 
         return Calculators::of(...$calculators);
@@ -101,10 +101,7 @@ final class Shipped
     /** In the order in which findings of one gravity are listed. */
     public static function rules(): Rulebook
     {
-        $byMedium = [];
-        foreach (self::knowledge()->media->all() as $medium) {
-            $byMedium[$medium->key()] = $medium instanceof HasRules ? $medium->rules() : [];
-        }
+        $byMedium = array_map(static fn (HasRules $has): array => $has->rules(), self::knowledge()->media->everyOffering(HasRules::class));
 
         return new Rulebook([
             new NodeWithoutBoard,

@@ -29,10 +29,10 @@ final class LearnController
     ])]
     public function __invoke(Request $request, string $plan, string $node): JsonResponse
     {
-        $asked = AskedNode::of($request, $plan, $node, $this->store, $this->knowledge->media);
-        $medium = $asked->medium;
+        $asked = AskedNode::of($request, $plan, $node, $this->store);
+        $medium = $this->knowledge->media->offering(LearnsCodes::class, $asked->medium);
         $text = $request->input('text');
-        if (! $medium instanceof LearnsCodes) {
+        if ($medium === null) {
             throw PlanRefused::at('/medium', 'must be a medium whose codes can be learned');
         }
         if (! is_string($text)) {

@@ -31,9 +31,9 @@ final class SetController
     ])]
     public function __invoke(Request $request, string $plan, string $node): JsonResponse
     {
-        $asked = AskedNode::of($request, $plan, $node, $this->store, $this->knowledge->media);
-        $medium = $asked->medium;
-        if (! $medium instanceof LaysOutSets) {
+        $asked = AskedNode::of($request, $plan, $node, $this->store);
+        $medium = $this->knowledge->media->offering(LaysOutSets::class, $asked->medium);
+        if ($medium === null) {
             throw PlanRefused::at('/medium', 'must be a medium whose sets can be laid out');
         }
         if ($asked->node->kind !== NodeKind::Fixture) {

@@ -16,8 +16,8 @@ final readonly class Artefacts
     {
         $artefacts = [];
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            $medium = $knowledge->media->named($plan->link($endpoint->linkId)->medium);
-            $artefacts = [...$artefacts, ...($medium instanceof ExportsFiles ? $medium->artefacts($plan, $endpoint, $knowledge) : [])];
+            $files = $knowledge->media->offering(ExportsFiles::class, $plan->link($endpoint->linkId)->medium);
+            $artefacts = [...$artefacts, ...$files?->artefacts($plan, $endpoint, $knowledge) ?? []];
         }
 
         return $artefacts;

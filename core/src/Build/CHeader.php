@@ -105,15 +105,14 @@ final readonly class CHeader
         $medium = $this->knowledge->media->named($link->medium);
         $prefix = $names->name(CNames::upper($link->name));
         $lines = ['/* '.CNames::comment("{$link->name}: {$medium->name()}").' */'];
-        foreach ($medium instanceof DescribesEnds ? $medium->defines($plan, $endpoint) : [] as $define) {
+        foreach ($this->knowledge->media->offering(DescribesEnds::class, $link->medium)?->defines($plan, $endpoint) ?? [] as $define) {
             $lines[] = rtrim('#define '.$names->name("{$prefix}_{$define->name}")." {$define->value} ".self::note($define->comment));
         }
         $lines = [...$lines, '', ...self::codes($plan, $endpoint, $prefix, $names)];
-        if ($medium instanceof WritesC) {
-            $lines = [...$lines, ...$medium->cLines($plan, $endpoint, $prefix, $this->knowledge)];
-        }
-        if ($medium instanceof FramesMessages) {
-            $lines = [...$lines, ...(new CFrame($medium->layout($link), $prefix))->lines()];
+        $lines = [...$lines, ...$this->knowledge->media->offering(WritesC::class, $link->medium)?->cLines($plan, $endpoint, $prefix, $this->knowledge) ?? []];
+        $layout = $this->knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($link);
+        if ($layout !== null) {
+            $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines()];
         }
 
         return $lines;

@@ -8,8 +8,8 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Shape\Shape;
 
 /**
- * Everything the program knows of one kind of link. What else a medium can do it says by also being one of the small
- * interfaces beside this one: a medium without addresses has no address space.
+ * Everything the program knows of one kind of link. What else a medium can do it says by the objects it offers, each of one
+ * or more small interfaces that stand beside whoever asks for them: a medium without addresses offers no address space.
  */
 interface Medium
 {
@@ -32,4 +32,7 @@ interface Medium
 
     /** Settings of one end. */
     public function endpointSettings(): Shape;
+
+    /** @return list<object> what it can do, see {@see Media::offering} */
+    public function offers(): array;
 }

@@ -35,9 +35,9 @@ final class ReactionTimer
         }
         $segments = $this->sampling($route);
         foreach ($hops as $index => $hop) {
-            $medium = $this->knowledge->media->named($this->plan->link($hop->linkId)->medium);
+            $times = $this->knowledge->media->offering(TimesHops::class, $this->plan->link($hop->linkId)->medium);
             $turn = $index === 0 ? $this->turn($route, $hop) : 0;
-            $segments = [...$segments, ...($medium instanceof TimesHops ? $medium->segments($this->plan, $hop, $turn) : [])];
+            $segments = [...$segments, ...$times?->segments($this->plan, $hop, $turn) ?? []];
             $name = $this->plan->node($this->plan->endpoint($hop->toId)->nodeId)->name;
             $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
         }

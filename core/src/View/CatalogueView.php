@@ -12,6 +12,7 @@ use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
 use Rundfunk\Learn\LaysOutSets;
 use Rundfunk\Learn\LearnsCodes;
+use Rundfunk\Medium\Media;
 use Rundfunk\Medium\Medium;
 
 /** The catalogue as screens offer it. */
@@ -49,21 +50,23 @@ final readonly class CatalogueView
                 'asOf' => $region->asOf,
                 'wifi' => $region->wifi,
             ], array_values($knowledge->catalogue->regions)),
-            'media' => array_map(self::medium(...), $knowledge->media->all()),
+            'media' => array_map(static fn (Medium $medium): array => self::medium($medium, $knowledge->media), $knowledge->media->all()),
             ...KindsView::all(),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function medium(Medium $medium): array
+    private static function medium(Medium $medium, Media $media): array
     {
+        $sets = $media->offering(LaysOutSets::class, $medium->key());
+
         return [
             'key' => $medium->key(),
             'name' => $medium->name(),
             'part' => $medium->part(),
             'usualRole' => $medium->usualRole()->value,
-            'learns' => $medium instanceof LearnsCodes,
-            'setFields' => $medium instanceof LaysOutSets ? SettingFields::of($medium->setShape()) : null,
+            'learns' => $media->offering(LearnsCodes::class, $medium->key()) !== null,
+            'setFields' => $sets === null ? null : SettingFields::of($sets->setShape()),
             'form' => $medium->form()->value,
             'linkSettings' => SettingFields::of($medium->linkSettings()),
             'endpointSettings' => SettingFields::of($medium->endpointSettings()),

@@ -115,8 +115,8 @@ final readonly class CodeGrids
     private static function medium(Plan $plan, Node $node, Media $media): ?LearnsCodes
     {
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            $medium = $media->named($plan->link($endpoint->linkId)->medium);
-            if ($medium instanceof LearnsCodes) {
+            $medium = $media->offering(LearnsCodes::class, $plan->link($endpoint->linkId)->medium);
+            if ($medium !== null) {
                 return $medium;
             }
         }

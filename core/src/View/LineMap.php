@@ -28,6 +28,7 @@ final readonly class LineMap implements JsonSerializable
         $lines = [];
         foreach ($plan->links() as $link) {
             $medium = $media->named($link->medium);
+            $marks = $media->offering(MarksStops::class, $link->medium);
             $ends = $plan->endpointsOn($link);
             usort($ends, static fn (Endpoint $a, Endpoint $b): int => $place[$a->nodeId] <=> $place[$b->nodeId]);
             $lines[] = [
@@ -38,7 +39,7 @@ final readonly class LineMap implements JsonSerializable
                 'stops' => array_map(static fn (Endpoint $end): array => [
                     'endpointId' => $end->id,
                     'nodeId' => $end->nodeId,
-                    'mark' => $medium instanceof MarksStops ? $medium->mark($plan, $end) : null,
+                    'mark' => $marks?->mark($plan, $end),
                 ], $ends),
             ];
         }

@@ -19,9 +19,9 @@ final readonly class PanelViews
     {
         $panels = [];
         foreach ($links ?? $plan->links() as $link) {
-            $medium = $knowledge->media->named($link->medium);
-            if ($medium instanceof DrawsPanel) {
-                $panels[] = ['linkId' => $link->id, 'medium' => $medium->key(), 'figures' => $medium->panel($plan, $link, $knowledge)];
+            $panel = $knowledge->media->offering(DrawsPanel::class, $link->medium);
+            if ($panel !== null) {
+                $panels[] = ['linkId' => $link->id, 'medium' => $link->medium, 'figures' => $panel->panel($plan, $link, $knowledge)];
             }
         }
 

@@ -6,7 +6,6 @@ namespace Rundfunk\View;
 
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Medium;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
@@ -33,13 +32,13 @@ final readonly class RouteViews
         foreach ($routes ?? $plan->routes() as $route) {
             $hops = [];
             foreach ($paths->hops($route) ?? [] as $hop) {
-                $medium = $knowledge->media->named($plan->link($hop->linkId)->medium);
+                $medium = $plan->link($hop->linkId)->medium;
                 $hops[] = [
                     'linkId' => $hop->linkId,
                     'fromId' => $hop->fromId,
                     'toId' => $hop->toId,
-                    'code' => self::code($plan, $hop, $medium),
-                    'address' => $medium instanceof HasAddresses ? $medium->addressFor($plan, $hop)?->value : null,
+                    'code' => self::code($plan, $hop, $knowledge->media->offering(SaysCommands::class, $medium)),
+                    'address' => $knowledge->media->offering(HasAddresses::class, $medium)?->addressFor($plan, $hop)?->value,
                 ];
             }
             $time = $timer->of($route);
@@ -55,10 +54,10 @@ final readonly class RouteViews
         return $views;
     }
 
-    private static function code(Plan $plan, Hop $hop, Medium $medium): ?string
+    private static function code(Plan $plan, Hop $hop, ?SaysCommands $sayings): ?string
     {
         return match (true) {
-            $medium instanceof SaysCommands => $medium->saying($plan, $hop),
+            $sayings !== null => $sayings->saying($plan, $hop),
             $hop->code === null => null,
             default => sprintf('0x%02X', $hop->code),
         };

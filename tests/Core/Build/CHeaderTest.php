@@ -97,8 +97,8 @@ final class CHeaderTest extends CoreTestCase
         $plan = self::linden();
         $node = self::nodeNamed($plan, 'Pocket A');
         $link = $plan->link($plan->endpointsOf($node)[0]->linkId);
-        $medium = self::knowledge()->media->named($link->medium);
-        self::assertInstanceOf(FramesMessages::class, $medium);
+        $medium = self::knowledge()->media->offering(FramesMessages::class, $link->medium);
+        self::assertNotNull($medium);
         $codec = new FrameCodec($medium->layout($link));
         mt_srand(42);
         $rows = [];

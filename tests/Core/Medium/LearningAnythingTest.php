@@ -25,9 +25,9 @@ final class LearningAnythingTest extends CoreTestCase
     /** @return iterable<string, array{string, string}> medium, text */
     public static function media(): iterable
     {
-        foreach (self::knowledge()->media->all() as $medium) {
-            foreach ($medium instanceof LearnsCodes ? self::TEXTS : [] as $at => $text) {
-                yield "{$medium->key()}, text {$at}" => [$medium->key(), $text];
+        foreach (array_keys(self::knowledge()->media->everyOffering(LearnsCodes::class)) as $medium) {
+            foreach (self::TEXTS as $at => $text) {
+                yield "{$medium}, text {$at}" => [$medium, $text];
             }
         }
     }
@@ -35,8 +35,8 @@ final class LearningAnythingTest extends CoreTestCase
     #[DataProvider('media')]
     public function test_a_text_that_was_spoiled_is_learned_or_refused(string $key, string $text): void
     {
-        $medium = self::knowledge()->media->named($key);
-        self::assertInstanceOf(LearnsCodes::class, $medium);
+        $medium = self::knowledge()->media->offering(LearnsCodes::class, $key);
+        self::assertNotNull($medium);
         $random = new Randomizer(new Mt19937(19));
         $refused = 0;
         for ($round = 0; $round < 60; $round++) {

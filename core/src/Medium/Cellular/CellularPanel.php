@@ -11,12 +11,13 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Shape\Schema;
+use Rundfunk\View\DrawsPanel;
 
 /** The figures of the dialogue: step by step, whom the modem obeys, what each word does, and how its supply bears it. */
-final readonly class CellularPanel
+final readonly class CellularPanel implements DrawsPanel
 {
     /** @return array<string, mixed> */
-    public static function schema(): array
+    public function panelSchema(): array
     {
         $step = Schema::object([
             'send' => Schema::text(), 'expect' => Schema::text(), 'timeoutMs' => Schema::whole(), 'tries' => Schema::whole(),
@@ -42,7 +43,7 @@ final readonly class CellularPanel
     }
 
     /** @return array<string, mixed> */
-    public static function of(Plan $plan, Link $link, Knowledge $knowledge): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
     {
         $modems = [];
         foreach ($plan->endpointsOn($link) as $endpoint) {

@@ -12,15 +12,20 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Schema;
+use Rundfunk\View\DrawsPanel;
 
 /** The figures of the pulse strip: every code on the link as marks and spaces, and what each end sends, hears and reaches. */
-final readonly class IrPanel
+final readonly class IrPanel implements DrawsPanel
 {
+    public function __construct(private Protocols $protocols)
+    {
+    }
+
     /** As many codes of one node as are named one by one. */
     private const NAMED = 6;
 
     /** @return array<string, mixed> */
-    public static function schema(): array
+    public function panelSchema(): array
     {
         return Schema::object([
             'sunlit' => Schema::flag(),
@@ -44,21 +49,21 @@ final readonly class IrPanel
     }
 
     /** @return array<string, mixed> */
-    public static function of(Plan $plan, Link $link, Knowledge $knowledge, Protocols $protocols): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
     {
         $sunlit = $link->settings['sunlit'] === true;
         $codes = [];
         foreach ($plan->endpointsOn($link) as $endpoint) {
             $node = $plan->node($endpoint->nodeId);
             foreach ($plan->keyCodesOf($node) as $code) {
-                $codes[] = self::code($node, $code, $protocols);
+                $codes[] = self::code($node, $code, $this->protocols);
             }
         }
 
         return [
             'sunlit' => $sunlit,
             'codes' => $codes,
-            'ends' => array_map(static fn (Endpoint $end): array => self::end($plan, $link, $end, $knowledge, $protocols, $sunlit), $plan->endpointsOn($link)),
+            'ends' => array_map(fn (Endpoint $end): array => self::end($plan, $link, $end, $knowledge, $this->protocols, $sunlit), $plan->endpointsOn($link)),
         ];
     }
 

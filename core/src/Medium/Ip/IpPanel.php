@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
+use Rundfunk\Knowledge;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Schema;
+use Rundfunk\View\DrawsPanel;
 
 /** The figures of the house network: who has which address, and every topic. */
-final readonly class IpPanel
+final readonly class IpPanel implements DrawsPanel
 {
     /** @return array<string, mixed> */
-    public static function schema(): array
+    public function panelSchema(): array
     {
         return Schema::object([
             'subnet' => Schema::orNull(Schema::object(['hosts' => Schema::whole(), 'dhcpFrom' => Schema::whole(), 'dhcpTo' => Schema::whole()])),
@@ -26,7 +28,7 @@ final readonly class IpPanel
     }
 
     /** @return array<string, mixed> */
-    public static function of(Plan $plan, Link $link): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
     {
         $settings = IpSettings::of($link);
         $broker = IpEnds::brokers($plan, $link)[0] ?? null;

@@ -15,12 +15,13 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Schema;
 use Rundfunk\Shape\Values;
+use Rundfunk\View\DrawsPanel;
 
 /** The figures of a press: a frame to scale, how often it comes, the band it is in, and what each end sends and hears. */
-final readonly class KeyedPanel
+final readonly class KeyedPanel implements DrawsPanel
 {
     /** @return array<string, mixed> */
-    public static function schema(): array
+    public function panelSchema(): array
     {
         return Schema::object([
             'freqMhz' => Schema::number(), 'quarterWaveMm' => Schema::whole(), 'frameMs' => Schema::number(), 'pressMs' => Schema::number(),
@@ -38,7 +39,7 @@ final readonly class KeyedPanel
     }
 
     /** @return array<string, mixed> */
-    public static function of(Plan $plan, Link $link, Knowledge $knowledge): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
     {
         $settings = KeyedSettings::of($link);
         $region = $knowledge->catalogue->regionOf($plan);

@@ -11,12 +11,13 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Schema;
+use Rundfunk\View\DrawsPanel;
 
 /** The figures of the band ruler and of one exchange. */
-final readonly class PacketPanel
+final readonly class PacketPanel implements DrawsPanel
 {
     /** @return array<string, mixed> */
-    public static function schema(): array
+    public function panelSchema(): array
     {
         $stretch = ['from' => Schema::whole(), 'to' => Schema::whole()];
 
@@ -38,7 +39,7 @@ final readonly class PacketPanel
     }
 
     /** @return array<string, mixed> */
-    public static function of(Plan $plan, Link $link, Knowledge $knowledge): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
     {
         $settings = PacketSettings::of($link);
         $region = $knowledge->catalogue->regionOf($plan);

@@ -19,8 +19,7 @@ final readonly class CodeMissing implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable
     {
-        $medium = $look->media->named($leg->link->medium);
-        if ($leg->hop->code !== null || ! $medium instanceof HandsOutCodes || $medium->codes($look->plan, $leg->hop) === null) {
+        if ($leg->hop->code !== null || $look->media->offering(HandsOutCodes::class, $leg->link->medium)?->codes($look->plan, $leg->hop) === null) {
             return [];
         }
         $name = RouteNames::of($look->plan, $leg->route);

@@ -25,8 +25,8 @@ final readonly class CodeShared implements EndRule
 {
     public function check(End $end, Look $look): iterable
     {
-        $medium = $look->media->named($end->link->medium);
-        if (! $medium instanceof HandsOutCodes) {
+        $medium = $look->media->offering(HandsOutCodes::class, $end->link->medium);
+        if ($medium === null) {
             return;
         }
         $first = [];

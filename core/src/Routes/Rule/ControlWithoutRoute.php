@@ -44,7 +44,7 @@ final readonly class ControlWithoutRoute implements ControlRule
             return false;
         }
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            if ($knowledge->media->named($plan->link($endpoint->linkId)->medium) instanceof PublishesReadings) {
+            if ($knowledge->media->offering(PublishesReadings::class, $plan->link($endpoint->linkId)->medium) !== null) {
                 return true;
             }
         }

@@ -28,8 +28,8 @@ final readonly class CodeStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->links() as $link) {
-            $medium = $knowledge->media->named($link->medium);
-            if (! $medium instanceof HandsOutCodes) {
+            $medium = $knowledge->media->offering(HandsOutCodes::class, $link->medium);
+            if ($medium === null) {
                 continue;
             }
             $hops = $plan->hopsOver($link);

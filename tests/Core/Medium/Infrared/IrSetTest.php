@@ -197,8 +197,8 @@ final class IrSetTest extends CoreTestCase
     /** @param  array<string, int|string|null>  $values */
     private static function layOut(array $values, ?Plan $plan = null): CodeSet
     {
-        $infrared = self::knowledge()->media->named('infrared');
-        self::assertInstanceOf(LaysOutSets::class, $infrared);
+        $infrared = self::knowledge()->media->offering(LaysOutSets::class, 'infrared');
+        self::assertNotNull($infrared);
         $problems = new Problems;
         $accepted = $infrared->setShape()->accept($values, '/values', $problems);
         $problems->settle();

@@ -10,7 +10,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
-use Rundfunk\Medium\KeyedRadio\KeyedRadio;
+use Rundfunk\Medium\KeyedRadio\KeyedRules;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -142,7 +142,7 @@ final class KeyedRulesTest extends CoreTestCase
         self::assertSame([1, 2], array_map(static fn (array $one): int => $one['bits']->bits & 0xF, $sent));
         self::assertSame(['A', 'B'], array_map(KeyedCodes::button(...), $plan->keyCodes()));
         self::assertSame(164, $plan->endpointsOn($plan->links()[0])[0]->settings['antennaMm']);
-        foreach ((new KeyedRadio)->rules() as $rule) {
+        foreach ((new KeyedRules)->rules() as $rule) {
             self::assertSame([], self::found($plan, Finds::of($rule)->key), $rule::class);
         }
     }

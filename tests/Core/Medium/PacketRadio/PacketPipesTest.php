@@ -7,7 +7,7 @@ namespace Tests\Core\Medium\PacketRadio;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\PacketRadio\PacketPanel;
-use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Medium\PacketRadio\PacketStops;
 use Rundfunk\Medium\PacketRadio\SenderNumber;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Endpoint;
@@ -49,7 +49,7 @@ final class PacketPipesTest extends CoreTestCase
     {
         $sketch = self::star(6, false);
         $plan = $sketch->assigned();
-        $medium = new PacketRadio;
+        $medium = new PacketStops;
         $pipes = [];
         foreach ($plan->hops() as $hop) {
             $pipes[$plan->node($plan->endpoint($hop->fromId)->nodeId)->name] = $medium->addressFor($plan, $hop)?->pipe;
@@ -68,7 +68,7 @@ final class PacketPipesTest extends CoreTestCase
     public function test_a_seventh_sender_has_no_address_to_send_to(): void
     {
         $plan = self::star(7, false)->assigned();
-        $medium = new PacketRadio;
+        $medium = new PacketStops;
         $without = array_filter($plan->hops(), static fn (Hop $hop): bool => $medium->addressFor($plan, $hop) === null);
         self::assertCount(1, $without);
         self::assertCount(1, self::found($plan, 'packet-too-many-senders'));
@@ -87,7 +87,7 @@ final class PacketPipesTest extends CoreTestCase
         $plan = self::linden();
         $header = new CHeader(self::knowledge());
         foreach ($plan->linksOver('packet-radio') as $link) {
-            foreach (PacketPanel::of($plan, $link, self::knowledge())['ends'] as $end) {
+            foreach ((new PacketPanel)->panel($plan, $link, self::knowledge())['ends'] as $end) {
                 $node = $plan->node($plan->endpoint($end['endpointId'])->nodeId);
                 foreach ($end['sendsTo'] as $target) {
                     self::assertStringContainsString("{$target['node']} listens on {$target['address']}", $header->write($plan, $node));
@@ -99,7 +99,7 @@ final class PacketPipesTest extends CoreTestCase
     public function test_the_panels_exchange_is_the_sum_of_its_parts(): void
     {
         $plan = self::linden();
-        $exchange = PacketPanel::of($plan, $plan->links()[0], self::knowledge())['exchange'];
+        $exchange = (new PacketPanel)->panel($plan, $plan->links()[0], self::knowledge())['exchange'];
         // turn 130 + frame 548 + turn 130 + acknowledge 292 µs
         self::assertSame([130, 548, 130, 292], array_column($exchange['parts'], 'us'));
         self::assertSame(1100, $exchange['totalUs']);

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Build\DescribesEnds;
+use Rundfunk\Build\ExportsFiles;
+use Rundfunk\Build\WritesC;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+
+/** What the builder of an end needs: constants, tables, files. */
+final readonly class CellularBuild implements DescribesEnds, ExportsFiles, WritesC
+{
+    public function defines(Plan $plan, Endpoint $endpoint): array
+    {
+        return CellularHeader::defines($plan, $endpoint);
+    }
+
+    public function cLines(Plan $plan, Endpoint $endpoint, string $prefix, Knowledge $knowledge): array
+    {
+        return CellularHeader::tables($plan, $endpoint, $prefix, $knowledge->catalogue);
+    }
+
+    public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
+    {
+        return CellularFiles::of($plan, $endpoint, $knowledge->catalogue);
+    }
+}

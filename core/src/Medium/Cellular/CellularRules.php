@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Check\HasRules;
+use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
+use Rundfunk\Medium\Cellular\Rule\CallOpens;
+use Rundfunk\Medium\Cellular\Rule\CallsAlike;
+use Rundfunk\Medium\Cellular\Rule\LevelTooHigh;
+use Rundfunk\Medium\Cellular\Rule\LevelTooLow;
+use Rundfunk\Medium\Cellular\Rule\NetworkClosing;
+use Rundfunk\Medium\Cellular\Rule\NoAnswer;
+use Rundfunk\Medium\Cellular\Rule\NumberShared;
+use Rundfunk\Medium\Cellular\Rule\NumberWrong;
+use Rundfunk\Medium\Cellular\Rule\ObeysAnyone;
+use Rundfunk\Medium\Cellular\Rule\RateOff;
+use Rundfunk\Medium\Cellular\Rule\ReportAddressWrong;
+use Rundfunk\Medium\Cellular\Rule\ReportEmpty;
+use Rundfunk\Medium\Cellular\Rule\ReportInClear;
+use Rundfunk\Medium\Cellular\Rule\SupplySags;
+use Rundfunk\Medium\Cellular\Rule\TextTooLong;
+use Rundfunk\Medium\Cellular\Rule\TextUnproved;
+use Rundfunk\Medium\Cellular\Rule\ToggleByText;
+use Rundfunk\Medium\Cellular\Rule\WordMissing;
+use Rundfunk\Medium\Cellular\Rule\WordsClash;
+use Rundfunk\Medium\Cellular\Rule\WrongVariant;
+
+/** Its rules, in the order in which their findings are listed. */
+final readonly class CellularRules implements HasRules
+{
+    public function rules(): array
+    {
+        return [
+            new NumberWrong,
+            new NumberShared,
+            new CallerUnlisted,
+            new ObeysAnyone,
+            new CallOpens,
+            new TextUnproved,
+            new ToggleByText,
+            new CallsAlike,
+            new WordMissing,
+            new WordsClash,
+            new NoAnswer,
+            new TextTooLong,
+            new SupplySags,
+            new LevelTooHigh,
+            new LevelTooLow,
+            new RateOff,
+            new NetworkClosing,
+            new WrongVariant,
+            new ReportAddressWrong,
+            new ReportInClear,
+            new ReportEmpty,
+        ];
+    }
+}

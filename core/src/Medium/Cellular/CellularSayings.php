@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular;
+
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\SaysCommands;
+use Rundfunk\Shape\Values;
+
+/** What goes over the link for a command. */
+final readonly class CellularSayings implements SaysCommands
+{
+    public function saying(Plan $plan, Hop $hop): ?string
+    {
+        $route = $plan->route($hop->routeId);
+        $control = $plan->control($route->controlId);
+        $output = $plan->output($route->outputId);
+
+        return match (true) {
+            $control->kind === ControlKind::Call => 'a call',
+            $control->kind === ControlKind::Text => Commands::word($control),
+            $output->kind === OutputKind::Message => 'text: '.(new Values($output->settings))->text('words'),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\KeyedRadio;
+
+use Rundfunk\Medium\LearnedCodes;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\CodeRange;
+use Rundfunk\Routes\HandsOutCodes;
+use Rundfunk\Routes\SaysCommands;
+
+/** What goes over the link for a command. */
+final readonly class KeyedSayings implements HandsOutCodes, SaysCommands
+{
+    public function codes(Plan $plan, Hop $hop): ?CodeRange
+    {
+        return KeyedCodes::isOurs($plan, $hop) ? new CodeRange(1, 15, $hop->fromId) : null;
+    }
+
+    public function saying(Plan $plan, Hop $hop): ?string
+    {
+        $bits = KeyedCodes::of($plan, $hop);
+        $code = LearnedCodes::of($plan, $hop);
+        $coding = KeyedSettings::of($plan->link($hop->linkId))->coding;
+
+        return match (true) {
+            KeyedCodes::isOurs($plan, $hop) => $bits?->text(),
+            $code === null => null,
+            default => KeyedCodes::words($code, $coding),
+        };
+    }
+}
