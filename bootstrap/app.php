@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CompressAnswers;
 use App\Http\Middleware\GuardPages;
 use App\Http\Refusals;
 use App\Providers\AppServiceProvider;
@@ -25,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->append(GuardPages::class);
+        $middleware->append([GuardPages::class, CompressAnswers::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

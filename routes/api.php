@@ -12,6 +12,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanFileController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SetController;
+use App\Http\Controllers\ViewController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -32,6 +33,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('plans/{plan}/restore', [PlanController::class, 'restore']);
     Route::post('plans/{plan}/duplicate', [PlanController::class, 'duplicate']);
     Route::get('plans/{plan}/file', [PlanFileController::class, 'export']);
+
+    Route::get('plans/{plan}/views/{view}', ViewController::class);
 
     Route::post('plans/{plan}/operations', [EditController::class, 'apply']);
     Route::post('plans/{plan}/undo', [EditController::class, 'undo']);

@@ -7,19 +7,23 @@ namespace App\Http;
 use Illuminate\Http\Request;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Shape\PlanRefused;
+use Rundfunk\View\Views;
 
 /** An edit as the front end sends it. */
 final readonly class EditRequest
 {
     private const MOST = 5_000;
 
-    /** @param  list<Operation>  $operations */
-    public function __construct(public int $version, public string $label, public array $operations)
+    /**
+     * @param  list<Operation>  $operations
+     * @param  array<string, list<string>>  $onScreen  see {@see OnScreen}
+     */
+    public function __construct(public int $version, public string $label, public array $operations, public array $onScreen)
     {
     }
 
     /** @throws PlanRefused */
-    public static function read(Request $request): self
+    public static function read(Request $request, Views $views): self
     {
         $version = $request->input('version');
         $label = $request->input('label', '');
@@ -38,6 +42,6 @@ final readonly class EditRequest
             $operations[] = Operation::from($operation, '/operations/'.$index);
         }
 
-        return new self($version, $label, $operations);
+        return new self($version, $label, $operations, OnScreen::read($request, $views));
     }
 }

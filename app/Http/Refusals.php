@@ -13,13 +13,14 @@ use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Problem;
+use Rundfunk\View\NoSuchView;
 
 /** How the core's named errors are told to the front end. */
 final class Refusals
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([PlanRefused::class, StaleVersion::class, NotInPlan::class, NoSuchArtefact::class, UndoRefused::class]);
+        $exceptions->dontReport([PlanRefused::class, StaleVersion::class, NotInPlan::class, NoSuchArtefact::class, NoSuchView::class, UndoRefused::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (PlanRefused $refused): JsonResponse => new JsonResponse([
             'message' => $refused->getMessage(),
@@ -31,6 +32,6 @@ final class Refusals
             'since' => $stale->since,
         ], 409));
         $exceptions->render(static fn (UndoRefused $refused): JsonResponse => new JsonResponse(['message' => $refused->getMessage()], 409));
-        $exceptions->render(static fn (NotInPlan|NoSuchArtefact $missing): JsonResponse => new JsonResponse(['message' => $missing->getMessage()], 404));
+        $exceptions->render(static fn (NotInPlan|NoSuchArtefact|NoSuchView $missing): JsonResponse => new JsonResponse(['message' => $missing->getMessage()], 404));
     }
 }

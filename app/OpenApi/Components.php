@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\OpenApi;
 
+use ReflectionClass;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Check\Severity;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Learn\CodeSet;
 use Rundfunk\Learn\LearnedRow;
 use Rundfunk\Medium\LineForm;
@@ -15,19 +17,19 @@ use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Schema;
-use Rundfunk\Timing\SegmentKind;
 use Rundfunk\View\CalculatorView;
-use Rundfunk\View\CodeGrids;
 use Rundfunk\View\DrawsPanel;
 use Rundfunk\View\KindsView;
-use Rundfunk\View\MasterViews;
+use Rundfunk\View\ResultSchema;
 use Rundfunk\View\SettingFields;
+use Rundfunk\View\View;
+use Rundfunk\View\Views;
 
 /** The shapes that requests and answers are made of. */
 final class Components
 {
     /** @return array<string, mixed> schemas by name */
-    public static function of(Media $media): array
+    public static function of(Media $media, Views $views): array
     {
         return [
             ...self::plans($media),
@@ -35,7 +37,7 @@ final class Components
             ...self::refusals(),
             ...self::answers(),
             ...self::workspace(),
-            ...self::panels($media),
+            ...self::views($media, $views),
             ...self::catalogue(),
         ];
     }
@@ -73,6 +75,7 @@ final class Components
     /** @return array<string, mixed> */
     private static function requests(): array
     {
+        $onScreen = ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::text())];
         $operation = Schema::object([
             'op' => Schema::oneOf('add', 'change', 'remove'),
             'kind' => Schema::oneOf('plan', ...array_map(static fn (ThingKind $kind): string => $kind->value, ThingKind::cases())),
@@ -87,7 +90,8 @@ final class Components
             'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
             'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,
-            'Edit' => Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
+            'Edit' => Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation')), 'views' => $onScreen]),
+            'OnScreen' => Schema::object(['views' => $onScreen]),
         ];
     }
 
@@ -117,7 +121,7 @@ final class Components
             'Proposal' => Schema::object([
                 'id' => Schema::text(),
                 'stage' => Schema::oneOf(...array_map(static fn (Stage $stage): string => $stage->value, Stage::cases())),
-                'at' => Schema::ref('Subject'), 'what' => Schema::text(), 'before' => Schema::orNull(Schema::text()), 'after' => Schema::text(), 'reason' => Schema::text(),
+                'at' => Schema::ref('Spot'), 'what' => Schema::text(), 'before' => Schema::orNull(Schema::text()), 'after' => Schema::text(), 'reason' => Schema::text(),
                 'operations' => Schema::listOf(Schema::ref('Operation')),
             ]),
             'Assignment' => Schema::object(['version' => Schema::whole(), 'proposals' => Schema::listOf(Schema::ref('Proposal'))]),
@@ -139,44 +143,22 @@ final class Components
     private static function workspace(): array
     {
         $severities = array_map(static fn (Severity $severity): string => $severity->value, Severity::cases());
-        $segments = array_map(static fn (SegmentKind $kind): string => $kind->value, SegmentKind::cases());
+        $history = Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]);
+        $shown = Schema::object(['of' => Schema::text(), 'shows' => Schema::orNull(Schema::anyObject())]);
 
         return [
-            'Subject' => Schema::object(['kind' => Schema::text(), 'id' => Schema::text(), 'field' => Schema::orNull(Schema::text()), 'where' => Schema::text()]),
+            'Spot' => Schema::object(['kind' => Schema::text(), 'id' => Schema::text(), 'field' => Schema::orNull(Schema::text()), 'where' => Schema::text()]),
             'Fix' => Schema::object(['label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
             'Finding' => Schema::object([
-                'id' => Schema::text(), 'rule' => Schema::text(), 'severity' => Schema::oneOf(...$severities), 'title' => Schema::text(), 'at' => Schema::ref('Subject'),
+                'id' => Schema::text(), 'rule' => Schema::text(), 'severity' => Schema::oneOf(...$severities), 'title' => Schema::text(), 'at' => Schema::ref('Spot'),
                 'numbers' => Schema::anyObject(), 'detail' => Schema::text(), 'remedy' => Schema::text(), 'fix' => Schema::orNull(Schema::ref('Fix')), 'about' => Schema::listOf(Schema::text()),
-            ]),
-            'LineMapPost' => Schema::object(['nodeId' => Schema::text(), 'placeId' => Schema::orNull(Schema::text())]),
-            'LineMapLine' => Schema::object([
-                'linkId' => Schema::text(), 'form' => Schema::ref('LineForm'), 'mediumKey' => Schema::text(), 'medium' => Schema::text(),
-                'stops' => Schema::listOf(Schema::object(['endpointId' => Schema::text(), 'nodeId' => Schema::text(), 'mark' => Schema::orNull(Schema::text())])),
+                'step' => Schema::oneOf(...array_map(static fn (WorkStep $step): string => $step->value, WorkStep::cases())),
             ]),
             'LineForm' => Schema::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),
-            'LineMap' => Schema::object(['posts' => Schema::listOf(Schema::ref('LineMapPost')), 'lines' => Schema::listOf(Schema::ref('LineMapLine'))]),
-            'TimeSegment' => Schema::object(['kind' => Schema::oneOf(...$segments), 'label' => Schema::text(), 'best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'share' => Schema::number()]),
-            'RouteView' => Schema::object([
-                'routeId' => Schema::text(), 'name' => Schema::text(), 'arrives' => Schema::flag(),
-                'hops' => Schema::listOf(Schema::object(['linkId' => Schema::text(), 'fromId' => Schema::text(), 'toId' => Schema::text(), 'code' => Schema::orNull(Schema::text()), 'address' => Schema::orNull(Schema::text())])),
-                'time' => Schema::orNull(Schema::object(['best' => Schema::text(), 'typical' => Schema::text(), 'worst' => Schema::text(), 'segments' => Schema::listOf(Schema::ref('TimeSegment'))])),
-            ]),
-            'MasterView' => MasterViews::schema(),
-            'CodeGrid' => CodeGrids::schema(),
-            'PinTable' => Schema::object([
-                'nodeId' => Schema::text(),
-                'pins' => Schema::listOf(Schema::object([
-                    'name' => Schema::text(), 'can' => Schema::listOf(Schema::text()), 'inputOnly' => Schema::flag(), 'console' => Schema::flag(), 'strap' => Schema::orNull(Schema::text()), 'led' => Schema::flag(), 'note' => Schema::text(),
-                    'uses' => Schema::listOf(Schema::object(['useId' => Schema::text(), 'moduleId' => Schema::text(), 'what' => Schema::text(), 'pinned' => Schema::flag()])),
-                ])),
-                'unwired' => Schema::listOf(Schema::object(['moduleId' => Schema::text(), 'terminal' => Schema::text(), 'what' => Schema::text()])),
-            ]),
             'Changes' => self::changes(),
-            'Workspace' => Schema::object([
-                'version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'),
-                'routes' => Schema::listOf(Schema::ref('RouteView')), 'masters' => Schema::listOf(Schema::ref('MasterView')), 'allOff' => Schema::listOf(Schema::text()), 'codeGrids' => Schema::listOf(Schema::ref('CodeGrid')), 'panels' => Schema::listOf(Schema::ref('Panel')), 'pinTables' => Schema::listOf(Schema::ref('PinTable')),
-                'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
-            ]),
+            'Workspace' => Schema::object(['version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'history' => $history]),
+            'ShownPart' => $shown,
+            'Shown' => Schema::object(['version' => Schema::whole(), 'parts' => Schema::listOf(Schema::ref('ShownPart'))]),
         ];
     }
 
@@ -195,30 +177,31 @@ final class Components
 
         return Schema::object([
             'from' => Schema::whole(), 'version' => Schema::whole(), 'plan' => Schema::ref('Particulars'), 'things' => Schema::object($things),
-            'routes' => $part('RouteView'), 'masters' => $part('MasterView'), 'codeGrids' => $part('CodeGrid'), 'panels' => $part('Panel'), 'pinTables' => $part('PinTable'),
-            'findings' => Schema::listOf(Schema::ref('Finding')), 'lineMap' => Schema::ref('LineMap'), 'allOff' => Schema::listOf(Schema::text()),
+            'findings' => Schema::object(['put' => Schema::listOf(Schema::ref('Finding')), 'gone' => Schema::listOf(Schema::text()), 'order' => Schema::listOf(Schema::text())]),
+            'views' => ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::ref('ShownPart'))],
             'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
         ]);
     }
 
     /**
-     * One shape of panel a medium, told apart by the medium's key.
+     * What each view shows, drawn from the classes themselves; of a panel, one shape a medium, told apart by the medium's key.
      *
      * @return array<string, mixed>
      */
-    private static function panels(Media $media): array
+    private static function views(Media $media, Views $views): array
     {
+        $shapes = ResultSchema::of(array_map(static fn (View $view): string => $view->shape(), $views->all()));
+        $shown = [];
+        foreach ($views->all() as $view) {
+            $shown[$view->key()] = Schema::ref((new ReflectionClass($view->shape()))->getShortName());
+        }
         $panels = [];
         foreach ($media->everyOffering(DrawsPanel::class) as $key => $panel) {
             $name = str_replace(' ', '', ucwords(str_replace('-', ' ', $key))).'Panel';
-            $panels[$name] = Schema::object([
-                'linkId' => Schema::text(),
-                'medium' => Schema::oneOf($key),
-                'figures' => $panel->panelSchema(),
-            ]);
+            $panels[$name] = Schema::object(['medium' => Schema::oneOf($key), 'figures' => $panel->panelSchema()]);
         }
 
-        return ['Panel' => ['oneOf' => array_map(Schema::ref(...), array_keys($panels))], ...$panels];
+        return [...$shapes, 'LinkPanel' => ['oneOf' => array_map(Schema::ref(...), array_keys($panels))], ...$panels, 'Views' => Schema::object($shown)];
     }
 
     /** @return array<string, mixed> */

@@ -8,13 +8,14 @@ use LogicException;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
 use Rundfunk\Knowledge;
+use Rundfunk\View\Views;
 
 /** The description of the JSON interface: paths from the controllers' attributes, shapes of plans from the core's own. */
 #[OA\Info(version: '1', title: 'Rundfunk', description: 'The interface between the front end and the application. Sign-in is by session cookie; every change needs the X-XSRF-TOKEN header.')]
 final class Description
 {
     /** @return array<array-key, mixed> OpenAPI 3.1 */
-    public static function document(Knowledge $knowledge): array
+    public static function document(Knowledge $knowledge, Views $views): array
     {
         $generator = new Generator;
         $generator->setVersion('3.1.0');
@@ -23,7 +24,7 @@ final class Description
         if (! is_array($document)) {
             throw new LogicException('The controllers describe nothing.');
         }
-        $document['components'] = ['schemas' => Components::of($knowledge->media)];
+        $document['components'] = ['schemas' => Components::of($knowledge->media, $views)];
 
         return $document;
     }

@@ -109,7 +109,7 @@ final readonly class PlanEditing
         $findings = $this->checker->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
-        return new KeptEdit($loaded->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $edited);
+        return new KeptEdit($loaded->version, $loaded->findings, new LoadedPlan($record, $edited->plan, $record->version, $findings), $edited);
     }
 
     /** @param  Closure(LoadedPlan): KeptEdit  $change */

@@ -16,6 +16,7 @@ use Rundfunk\Calculator\Calculators;
 use Rundfunk\Check\Checker;
 use Rundfunk\Knowledge;
 use Rundfunk\Shipped;
+use Rundfunk\View\Views;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -25,6 +26,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
         $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());
         $this->app->singleton(Calculators::class, static fn (): Calculators => Shipped::calculators());
+        $this->app->singleton(Views::class, static fn (): Views => Shipped::views());
         $this->app->singleton(Assigner::class, static fn (): Assigner => Shipped::assigner());
     }
 

@@ -8,15 +8,17 @@ use App\Models\User;
 use App\Plans\KeptEdit;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Format\PlanWriter;
-use Rundfunk\Knowledge;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\View\Views;
 
 /** What an edit changed of all that the workspace shows: put into what was there, it gives the workspace of the new version. */
 final class ChangesView
 {
-    /** @return array<string, mixed> */
-    public static function of(KeptEdit $kept, User $user, Knowledge $knowledge): array
+    /**
+     * @param  array<string, list<string>>  $onScreen  what the screen shows, by key of the view
+     * @return array<string, mixed>
+     */
+    public static function of(KeptEdit $kept, User $user, Views $views, array $onScreen): array
     {
         $plan = $kept->after->plan;
 
@@ -25,8 +27,9 @@ final class ChangesView
             'version' => $kept->after->version,
             'plan' => $plan->particulars->values(),
             'things' => self::things($kept->edited),
-            ...Views::after($kept->edited, $kept->after->findings, $knowledge),
-            ...WorkspaceView::whole($kept->after, $user, $knowledge),
+            'findings' => $kept->after->findings->since($kept->before),
+            'views' => (object) $views->after($kept->edited, $onScreen),
+            'history' => WorkspaceView::history($kept->after->record, $user),
         ];
     }
 

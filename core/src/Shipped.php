@@ -53,9 +53,17 @@ use Rundfunk\Routes\Rule\ValueOutside;
 use Rundfunk\Routes\Rule\ValueSpanUnknown;
 use Rundfunk\Routes\Step\CodeStep;
 use Rundfunk\Routes\Step\PathStep;
+use Rundfunk\View\AllOffView;
+use Rundfunk\View\CodeGridView;
+use Rundfunk\View\LineMapView;
+use Rundfunk\View\LinkPanelView;
+use Rundfunk\View\OutputMastersView;
+use Rundfunk\View\PinTableView;
+use Rundfunk\View\RouteWayView;
+use Rundfunk\View\Views;
 
 /**
- * What this program ships with, put together: the one place that lists media, rules, steps of Assign and calculators. Only entry points
+ * What this program ships with, put together: the one place that lists media, rules, steps of Assign, calculators and views. Only entry points
  * (the command line, the application's provider, the documents' script) and tests name it.
  */
 final class Shipped
@@ -96,6 +104,20 @@ final class Shipped
         }
 
         return Calculators::of(...$calculators);
+    }
+
+    public static function views(): Views
+    {
+        return Views::of(
+            self::knowledge(),
+            new LineMapView,
+            new RouteWayView,
+            new OutputMastersView,
+            new AllOffView,
+            new LinkPanelView,
+            new PinTableView,
+            new CodeGridView,
+        );
     }
 
     /** In the order in which findings of one gravity are listed. */

@@ -11,6 +11,7 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -18,6 +19,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\Thing;
 use Rundfunk\Shipped;
 
 /** What the tests of the core share. No framework is started. */
@@ -76,6 +78,69 @@ abstract class CoreTestCase extends TestCase
     protected static function found(Plan $plan, string $rule): array
     {
         return self::checker()->check($plan)->byRule()[$rule];
+    }
+
+    /** @return array<string, list<string>> of what each view can be asked */
+    protected static function askable(Plan $plan): array
+    {
+        $of = [];
+        foreach (Shipped::views()->all() as $view) {
+            $owner = $view->owner();
+            $of[$view->key()] = $owner === null ? [''] : array_map(static fn (Thing $thing): string => $thing->id(), $plan->of($owner));
+        }
+
+        return $of;
+    }
+
+    /** @return array<string, array<string, mixed>|null> what a view shows, as screens are sent it, by what it is of */
+    protected static function shown(string $view, Plan $plan): array
+    {
+        $shown = [];
+        foreach (Shipped::views()->show($view, self::askable($plan)[$view], $plan) as ['of' => $of, 'shows' => $shows]) {
+            $decoded = json_decode(json_encode($shows, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
+            self::assertTrue($decoded === null || is_array($decoded));
+            $shown[$of] = $decoded;
+        }
+
+        return $shown;
+    }
+
+    /** @return array<string, array<string, string>> all that every view shows, as JSON, by view and by what it is of */
+    protected static function allShown(Plan $plan): array
+    {
+        $all = [];
+        foreach (self::askable($plan) as $view => $of) {
+            $all[$view] = [];
+            foreach (Shipped::views()->show($view, $of, $plan) as ['of' => $one, 'shows' => $shows]) {
+                $all[$view][$one] = json_encode($shows, JSON_THROW_ON_ERROR);
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * All that every view shows after an edit, put together as a screen does that shows everything: what was there, with what
+     * the edit brought in its place, and what came anew asked for.
+     *
+     * @param  array<string, array<string, string>>  $before
+     * @return array<string, array<string, string>>
+     */
+    protected static function allShownAfter(Edited $edited, array $before): array
+    {
+        $changed = Shipped::views()->after($edited, array_map(static fn (array $shown): array => array_map(strval(...), array_keys($shown)), $before));
+        foreach (self::askable($edited->plan) as $view => $of) {
+            foreach ($changed[$view] ?? [] as ['of' => $one, 'shows' => $shows]) {
+                $before[$view][$one] = json_encode($shows, JSON_THROW_ON_ERROR);
+            }
+            $before[$view] = array_intersect_key($before[$view], array_flip($of));
+            foreach (Shipped::views()->show($view, array_values(array_diff($of, array_map(strval(...), array_keys($before[$view])))), $edited->plan) as ['of' => $one, 'shows' => $shows]) {
+                $before[$view][$one] = json_encode($shows, JSON_THROW_ON_ERROR);
+            }
+            ksort($before[$view]);
+        }
+
+        return $before;
     }
 
     /** Ten farms in a row, each with a radio of its own and a wire to the next: an edit at one end is not felt at the other. */

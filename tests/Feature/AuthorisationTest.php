@@ -34,7 +34,7 @@ final class AuthorisationTest extends FeatureTestCase
         $plan = $this->linden(self::user());
         self::assertGreaterThan(15, count(self::addresses()));
         foreach (self::addresses() as [$method, $uri]) {
-            $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}', '{name}'], [$plan->id, 'x', 'x', 'x'], $uri))->assertUnauthorized();
+            $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}', '{name}', '{view}'], [$plan->id, 'x', 'x', 'x', 'x'], $uri))->assertUnauthorized();
         }
     }
 
@@ -47,7 +47,7 @@ final class AuthorisationTest extends FeatureTestCase
         $asked = 0;
         foreach (self::addresses() as [$method, $uri]) {
             if (str_contains($uri, '{plan}')) {
-                $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}'], [$plan->id, $node, 'ir-keymap'], $uri), ['version' => 1, 'operations' => [self::rename($node, 'Mine')]])->assertNotFound();
+                $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}', '{view}'], [$plan->id, $node, 'ir-keymap', 'line-map'], $uri), ['version' => 1, 'operations' => [self::rename($node, 'Mine')]])->assertNotFound();
                 $asked++;
             }
         }

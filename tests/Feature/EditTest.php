@@ -12,7 +12,6 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\View\Views;
 
 final class EditTest extends FeatureTestCase
 {
@@ -39,12 +38,12 @@ final class EditTest extends FeatureTestCase
 
     private function undo(): TestResponse
     {
-        return $this->postJson("/api/plans/{$this->plan->id}/undo");
+        return $this->postJson("/api/plans/{$this->plan->id}/undo", ['views' => $this->onScreen]);
     }
 
     private function redo(): TestResponse
     {
-        return $this->postJson("/api/plans/{$this->plan->id}/redo");
+        return $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen]);
     }
 
     public function test_an_edit_answers_with_the_new_version_and_its_findings_and_is_kept(): void
@@ -52,9 +51,10 @@ final class EditTest extends FeatureTestCase
         $link = $this->look()->json('document.links.0.id');
         $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'link', 'id' => $link, 'values' => ['settings' => ['channel' => 6]]])->assertOk();
         self::assertSame(2, $answer->json('version'));
-        self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings'), 'rule'));
+        self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings.put'), 'rule'));
         $looked = $this->look();
-        self::assertSame($answer->json('findings'), $looked->json('findings'));
+        self::assertSame($answer->json('findings.order'), array_column($looked->json('findings'), 'id'));
+        self::assertNotSame([], array_diff($answer->json('findings.order'), array_column($answer->json('findings.put'), 'id')), 'those that say what they said are not sent again');
     }
 
     public function test_a_stale_edit_is_refused_with_what_was_done_since(): void
@@ -177,6 +177,9 @@ final class EditTest extends FeatureTestCase
         $held = $this->look()->json();
         $link = $held['document']['links'][0]['id'];
         $route = $held['document']['routes'][0]['id'];
+        $ids = static fn (string $list): array => array_column($held['document'][$list], 'id');
+        $this->onScreen = ['route-way' => $ids('routes'), 'output-masters' => $ids('outputs'), 'pin-table' => $ids('nodes'), 'link-panel' => $ids('links'), 'code-grid' => $ids('nodes'), 'line-map' => ['640'], 'all-off' => ['']];
+        $shown = $this->shown();
         $steps = [
             fn (int $version): TestResponse => $this->edit($this->plan, $version, self::rename($this->nodes[0]['id'], 'Other name')),
             fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'remove', 'kind' => 'node', 'id' => $this->nodes[3]['id']]),
@@ -195,6 +198,15 @@ final class EditTest extends FeatureTestCase
             self::assertSame($held['version'], $answer['from']);
             $held = self::putInto($held, $answer);
             self::assertSame(self::sorted($this->look()->json()), self::sorted($held));
+            foreach ($answer['views'] as $view => $parts) {
+                $shown[$view] = array_column($parts, 'shows', 'of') + $shown[$view];
+            }
+            // What an edit took away is on no screen any more.
+            foreach ($this->onScreen as $view => $of) {
+                $this->onScreen[$view] = array_values(array_filter($of, static fn (string $one): bool => $one === '' || is_numeric($one) || str_contains(json_encode($held['document'], JSON_THROW_ON_ERROR), "\"id\":\"{$one}\"")));
+                $shown[$view] = array_intersect_key($shown[$view], array_flip($this->onScreen[$view]));
+            }
+            self::assertEquals($this->shown(), $shown);
         }
     }
 
@@ -208,12 +220,24 @@ final class EditTest extends FeatureTestCase
         foreach ($changes['things'] as $plural => $part) {
             $held['document'][$plural] = self::merged($held['document'][$plural], 'id', $part);
         }
-        foreach (Views::KEYS as $list => $key) {
-            $held[$list] = self::merged($held[$list], $key, $changes[$list]);
-        }
         $held['document']['plan'] = $changes['plan'];
 
-        return [...$held, ...array_intersect_key($changes, array_flip(['version', 'findings', 'lineMap', 'allOff', 'history']))];
+        $findings = array_column(self::merged($held['findings'], 'id', $changes['findings']), null, 'id');
+        $held['findings'] = array_map(static fn (string $id): array => $findings[$id], $changes['findings']['order']);
+
+        return [...$held, ...array_intersect_key($changes, array_flip(['version', 'history']))];
+    }
+
+    /** @return array<string, array<string, mixed>> what is on screen, asked for, by view */
+    private function shown(): array
+    {
+        $shown = [];
+        foreach ($this->onScreen as $view => $of) {
+            $parts = $this->getJson("/api/plans/{$this->plan->id}/views/{$view}?of=".implode(',', $of))->assertOk()->json('parts');
+            $shown[$view] = array_column($parts, 'shows', 'of');
+        }
+
+        return $shown;
     }
 
     /**
@@ -234,10 +258,6 @@ final class EditTest extends FeatureTestCase
      */
     private static function sorted(array $workspace): array
     {
-        foreach (Views::KEYS as $list => $key) {
-            $workspace[$list] = array_column($workspace[$list], null, $key);
-            ksort($workspace[$list]);
-        }
         foreach ($workspace['document'] as $name => $list) {
             if (is_array($list) && array_is_list($list)) {
                 $workspace['document'][$name] = array_column($list, null, 'id');
@@ -263,9 +283,9 @@ final class EditTest extends FeatureTestCase
         $bob = self::user('Bob');
         $this->plan->refresh();
         $operations = [Operation::change(ThingKind::Node, $this->nodes[0]['id'], ['name' => 'Bob\'s'])];
-        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(2, 'By Bob', $operations));
+        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(2, 'By Bob', $operations, []));
         $this->undo()->assertConflict()->assertJsonPath('message', '"Test" cannot be replayed: Bob has changed the same things since.');
-        $this->postJson("/api/plans/{$this->plan->id}/redo")->assertConflict();
+        $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen])->assertConflict();
     }
 
     public function test_accepting_every_proposal_leaves_nothing_to_assign(): void

@@ -22,6 +22,9 @@ abstract class FeatureTestCase extends FrameworkTestCase
 {
     use RefreshDatabase;
 
+    /** @var array<string, list<string>> what a screen shows while it edits, by view */
+    protected array $onScreen = [];
+
     public function createApplication(): Application
     {
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
@@ -48,7 +51,7 @@ abstract class FeatureTestCase extends FrameworkTestCase
     /** @param  array<string, mixed>  ...$operations */
     protected function edit(PlanRecord $plan, int $version, array ...$operations): TestResponse
     {
-        return $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $version, 'label' => 'Test', 'operations' => array_values($operations)]);
+        return $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $version, 'label' => 'Test', 'operations' => array_values($operations), 'views' => $this->onScreen]);
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\EditRequest;
+use App\Http\OnScreen;
 use App\Http\SignedIn;
 use App\Models\User;
 use App\Plans\KeptEdit;
@@ -15,12 +16,12 @@ use App\Views\HistoryView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Rundfunk\Knowledge;
+use Rundfunk\View\Views;
 
 /** The one door through which plans change. */
 final class EditController
 {
-    public function __construct(private readonly PlanStore $store, private readonly PlanEditing $editing, private readonly Knowledge $knowledge)
+    public function __construct(private readonly PlanStore $store, private readonly PlanEditing $editing, private readonly Views $views)
     {
     }
 
@@ -35,12 +36,12 @@ final class EditController
     {
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
-        $edit = EditRequest::read($request);
+        $edit = EditRequest::read($request, $this->views);
 
-        return $this->answer($this->editing->apply($record, $user, $edit), $user);
+        return $this->answer($this->editing->apply($record, $user, $edit), $user, $edit->onScreen);
     }
 
-    #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
         new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
@@ -50,11 +51,12 @@ final class EditController
     {
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
+        $onScreen = OnScreen::read($request, $this->views);
 
-        return $this->answer($this->editing->undo($record, $user), $user);
+        return $this->answer($this->editing->undo($record, $user), $user, $onScreen);
     }
 
-    #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
         new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
@@ -64,8 +66,9 @@ final class EditController
     {
         $user = SignedIn::user($request);
         $record = $this->store->find($user, $plan);
+        $onScreen = OnScreen::read($request, $this->views);
 
-        return $this->answer($this->editing->redo($record, $user), $user);
+        return $this->answer($this->editing->redo($record, $user), $user, $onScreen);
     }
 
     #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -78,8 +81,9 @@ final class EditController
         return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan))]);
     }
 
-    private function answer(KeptEdit $kept, User $user): JsonResponse
+    /** @param  array<string, list<string>>  $onScreen */
+    private function answer(KeptEdit $kept, User $user, array $onScreen): JsonResponse
     {
-        return new JsonResponse(ChangesView::of($kept, $user, $this->knowledge));
+        return new JsonResponse(ChangesView::of($kept, $user, $this->views, $onScreen));
     }
 }

@@ -62,7 +62,7 @@ final class PlanController
     {
         $user = self::user($request);
 
-        return new JsonResponse(WorkspaceView::of($this->store->look($user, $plan), $user, $this->knowledge));
+        return new JsonResponse(WorkspaceView::of($this->store->look($user, $plan), $user));
     }
 
     #[OA\Delete(path: '/api/plans/{plan}', operationId: 'deletePlan', summary: 'Delete a plan; it can be restored', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [

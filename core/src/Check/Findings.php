@@ -35,6 +35,32 @@ final readonly class Findings
         return array_map(strval(...), array_keys($this->bySubject[$rule] ?? []));
     }
 
+    /**
+     * What an edit changed of them.
+     *
+     * @return array{put: list<Finding>, gone: list<string>, order: list<string>} those that are new or say something else, ids of those that are no more, and ids of all in their order
+     */
+    public function since(self $before): array
+    {
+        $had = [];
+        foreach ($before->all() as $finding) {
+            $had[$finding->id()] = $finding;
+        }
+        $put = [];
+        $order = [];
+        foreach ($this->all() as $finding) {
+            $id = $finding->id();
+            $order[] = $id;
+            // What was not judged again is the very same.
+            $same = ($had[$id] ?? null) === $finding || (isset($had[$id]) && json_encode($had[$id], JSON_THROW_ON_ERROR) === json_encode($finding, JSON_THROW_ON_ERROR));
+            if (! $same) {
+                $put[] = $finding;
+            }
+        }
+
+        return ['put' => $put, 'gone' => array_map(strval(...), array_keys(array_diff_key($had, array_flip($order)))), 'order' => $order];
+    }
+
     /** @return list<Finding> those not accepted by the user */
     public function open(Plan $plan): array
     {

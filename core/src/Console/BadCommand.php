@@ -29,6 +29,11 @@ final class BadCommand extends RuntimeException
         return new self("--{$option} is needed.");
     }
 
+    public static function nobodyCalled(string $kind, string $name): self
+    {
+        return new self("The plan has no {$kind} called \"{$name}\".");
+    }
+
     public static function notAPair(string $text): self
     {
         return new self("\"{$text}\" is not of the form key=value.");

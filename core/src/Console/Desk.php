@@ -10,6 +10,7 @@ use Rundfunk\OutOfRange;
 use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shipped;
+use Rundfunk\View\NoSuchView;
 use Symfony\Component\Console\Application;
 use Symfony\Component\Console\Exception\ExceptionInterface as ConsoleException;
 use Symfony\Component\Console\Input\InputInterface;
@@ -26,6 +27,7 @@ final readonly class Desk
         $knowledge = Shipped::knowledge();
         $application->add(new CheckCommand($knowledge, Shipped::checker()));
         $application->add(new AssignCommand(Shipped::assigner()));
+        $application->add(new ShowCommand($knowledge, Shipped::views()));
         $application->add(new ExportCommand($knowledge));
         $application->add(new CalcCommand(Shipped::calculators()));
 
@@ -41,7 +43,7 @@ final readonly class Desk
             foreach ($refused->problems as $problem) {
                 $errors->writeln("{$problem->place} {$problem->message}", OutputInterface::OUTPUT_RAW);
             }
-        } catch (BadInput|OutOfRange|NotInPlan|NoSuchArtefact|BadCommand|ConsoleException $error) {
+        } catch (BadInput|OutOfRange|NotInPlan|NoSuchArtefact|NoSuchView|BadCommand|ConsoleException $error) {
             $errors->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
         }
 

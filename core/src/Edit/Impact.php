@@ -61,6 +61,11 @@ final readonly class Impact
         return $things;
     }
 
+    public function reaches(ThingKind $kind, string $id): bool
+    {
+        return $this->ids === null || isset($this->ids[$kind->value][$id]);
+    }
+
     /** @return list<string> ids of what the edit removed */
     public function gone(ThingKind $kind): array
     {

@@ -5,19 +5,10 @@ import { putInto } from './changes';
 type Workspace = Schemas['Workspace'];
 type Changes = Schemas['Changes'];
 
-const none = { put: [], gone: [] };
 const held = {
     version: 4,
     document: { plan: { name: 'Old' }, nodes: [{ id: 'a' }, { id: 'b' }, { id: 'c' }], links: [{ id: 'l' }] },
-    routes: [
-        { routeId: 'r', name: 'one' },
-        { routeId: 's', name: 'two' },
-    ],
-    masters: [{ outputId: 'o' }],
-    codeGrids: [],
-    panels: [],
-    pinTables: [],
-    findings: [{ id: 'f' }],
+    findings: [{ id: 'f' }, { id: 'g' }, { id: 'h' }],
     history: { undo: null, redo: null },
 } as unknown as Workspace;
 
@@ -27,12 +18,8 @@ const changes = (more: object): Changes =>
         version: 5,
         plan: { name: 'Old' },
         things: {},
-        routes: none,
-        masters: none,
-        codeGrids: none,
-        panels: none,
-        pinTables: none,
-        findings: [],
+        findings: { put: [], gone: [], order: ['f', 'g', 'h'] },
+        views: {},
         history: { undo: 'Edit', redo: null },
         ...more,
     }) as unknown as Changes;
@@ -44,21 +31,26 @@ test('what changed takes the place of what it was, what is new comes behind, wha
     );
     expect(after.document.nodes).toEqual([{ id: 'a' }, { id: 'b', name: 'New' }, { id: 'd' }]);
     expect(after.version).toBe(5);
-    expect(after.findings).toEqual([]);
     expect(after.history.undo).toBe('Edit');
 });
 
 test('lists that nothing happened to stay the very same', () => {
-    const after = putInto(held, changes({ routes: { put: [{ routeId: 's', name: 'other' }], gone: [] } }));
+    const after = putInto(held, changes({ things: { nodes: { put: [{ id: 'd' }], gone: [] } } }));
     expect(after.document.links).toBe(held.document.links);
-    expect(after.masters).toBe(held.masters);
-    expect(after.routes.map((route) => route.name)).toEqual(['one', 'other']);
+    expect(after.findings).toEqual(held.findings);
+});
+
+test('findings that are new stand where the core puts them', () => {
+    const findings = { put: [{ id: 'n' }, { id: 'g', title: 'Other' }], gone: ['f'], order: ['n', 'h', 'g'] };
+    expect(putInto(held, changes({ findings })).findings).toEqual([
+        { id: 'n' },
+        { id: 'h' },
+        { id: 'g', title: 'Other' },
+    ]);
 });
 
 test('the plan’s own particulars are taken over, and what was held is left alone', () => {
-    const after = putInto(held, changes({ plan: { name: 'New' }, masters: { put: [], gone: ['o'] } }));
+    const after = putInto(held, changes({ plan: { name: 'New' } }));
     expect(after.document.plan.name).toBe('New');
-    expect(after.masters).toEqual([]);
     expect(held.document.plan.name).toBe('Old');
-    expect(held.masters).toHaveLength(1);
 });

@@ -1,6 +1,7 @@
 import { api, type Catalogue, type Operation, type Schemas, type Workspace } from './api';
 import { putInto } from './changes';
 import { PlanIndex } from './plan-index';
+import { shown } from './shown.svelte';
 
 type Saving = 'saved' | 'saving' | 'failed';
 interface Edit {
@@ -48,6 +49,7 @@ class OpenPlan {
             this.data = plan.data ?? null;
         }
         this.missing = plan.data === undefined;
+        shown.begin(plan.data === undefined ? '' : planId, () => this.data?.version ?? 0);
         this.saving = 'saved';
     }
 
@@ -84,7 +86,7 @@ class OpenPlan {
         try {
             const { data, error, response } = await api.POST('/api/plans/{plan}/operations', {
                 params: { path: { plan: this.planId } },
-                body: { version: this.data.version, ...edit },
+                body: { version: this.data.version, views: shown.onScreen(), ...edit },
             });
             if (data !== undefined) {
                 await this.take(data);
@@ -120,10 +122,12 @@ class OpenPlan {
     private async take(changes: Schemas['Changes']): Promise<void> {
         if (this.data?.version === changes.from) {
             this.data = putInto(this.data, changes);
+            shown.take(changes.views);
             return;
         }
         const { data } = await api.GET('/api/plans/{plan}', { params: { path: { plan: this.planId } } });
         this.data = data ?? this.data;
+        shown.begin(this.planId, () => this.data?.version ?? 0);
     }
 
     private replay(path: '/api/plans/{plan}/undo' | '/api/plans/{plan}/redo'): Promise<boolean> {
@@ -131,7 +135,10 @@ class OpenPlan {
             this.saving = 'saving';
             this.refusal = null;
             try {
-                const { data, error } = await api.POST(path, { params: { path: { plan: this.planId } } });
+                const { data, error } = await api.POST(path, {
+                    params: { path: { plan: this.planId } },
+                    body: { views: shown.onScreen() },
+                });
                 if (data !== undefined) {
                     await this.take(data);
                 }

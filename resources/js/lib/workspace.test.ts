@@ -12,19 +12,14 @@ const state = (version: number) => ({
     findings: [],
     history: { undo: null, redo: null },
 });
-const part = { put: [], gone: [] };
 /** The answer to an edit that made a version of the one before. */
 const changed = (version: number, from = version - 1) => ({
     from,
     version,
     plan: {},
     things: {},
-    routes: part,
-    masters: part,
-    codeGrids: part,
-    panels: part,
-    pinTables: part,
-    findings: [],
+    findings: { put: [], gone: [], order: [] },
+    views: {},
     history: { undo: null, redo: null },
 });
 const answer = (body: unknown, status = 200): never =>

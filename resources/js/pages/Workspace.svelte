@@ -29,8 +29,7 @@
         const counts: Record<string, number> = {};
         for (const finding of workspace.data?.findings ?? []) {
             if (finding.severity !== 'advice' && !workspace.accepted.has(finding.id)) {
-                const at = workspace.index?.whereabouts(finding.at.kind, finding.at.id).step ?? '';
-                counts[at] = (counts[at] ?? 0) + 1;
+                counts[finding.step] = (counts[finding.step] ?? 0) + 1;
             }
         }
         return counts;

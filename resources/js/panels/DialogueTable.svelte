@@ -1,7 +1,7 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
 
-    type Step = Extract<Schemas['Panel'], { medium: 'cellular' }>['figures']['modems'][number]['bringUp'][number];
+    type Step = Extract<Schemas['LinkPanel'], { medium: 'cellular' }>['figures']['modems'][number]['bringUp'][number];
     let { title, says, steps }: { title: string; says: string; steps: Step[] } = $props();
 </script>
 

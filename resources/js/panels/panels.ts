@@ -7,7 +7,7 @@ import IpPanel from './IpPanel.svelte';
 import KeyedPanel from './KeyedPanel.svelte';
 import PacketPanel from './PacketPanel.svelte';
 
-type Panel = Schemas['Panel'];
+type Panel = Schemas['LinkPanel'];
 
 /** What a panel of one medium is given. */
 export interface PanelProps<Key extends Panel['medium']> {

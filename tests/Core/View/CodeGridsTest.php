@@ -11,7 +11,6 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\View\CodeGrids;
 use Tests\Core\CoreTestCase;
 
 /** The grid of what a toy can be told. */
@@ -54,7 +53,7 @@ final class CodeGridsTest extends CoreTestCase
 
     public function test_the_diggers_of_the_demo_have_a_code_in_every_cell(): void
     {
-        $grids = array_filter(self::grids(self::linden()), static fn (array $grid): bool => self::linden()->node($grid['nodeId'])->name === 'Toy diggers');
+        $grids = array_filter(self::shown('code-grid', self::linden()), static fn (?array $grid, string $nodeId): bool => $grid !== null && self::linden()->node($nodeId)->name === 'Toy diggers', ARRAY_FILTER_USE_BOTH);
         self::assertCount(1, $grids);
         foreach ($grids as $grid) {
             foreach ($grid['rows'] as $row) {
@@ -75,9 +74,9 @@ final class CodeGridsTest extends CoreTestCase
             ->output('horn', 'toy', 'Horn', OutputKind::Function);
     }
 
-    /** @return list<array{nodeId: string, columns: list<array{label: string}>, rows: list<array{name: string, channel: string|null, cells: list<array{codeId: string|null, says: string|null, wanted: bool, asked: bool}>}>}> */
+    /** @return list<array{columns: list<array{label: string}>, rows: list<array{name: string, channel: string|null, cells: list<array{codeId: string|null, says: string|null, wanted: bool, asked: bool}>}>}> */
     private static function grids(Plan $plan): array
     {
-        return CodeGrids::of($plan, self::knowledge()->media);
+        return array_values(array_filter(self::shown('code-grid', $plan)));
     }
 }

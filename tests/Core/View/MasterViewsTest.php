@@ -7,7 +7,6 @@ namespace Tests\Core\View;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
-use Rundfunk\View\MasterViews;
 use Tests\Core\CoreTestCase;
 
 /** What the switch table says of outputs with several masters. */
@@ -16,15 +15,10 @@ final class MasterViewsTest extends CoreTestCase
     public function test_only_outputs_with_several_masters_are_listed_each_with_all_of_them(): void
     {
         $plan = self::linden();
-        $views = [];
-        foreach (MasterViews::of($plan) as $view) {
-            self::assertIsString($view['outputId']);
-            self::assertIsArray($view['masters']);
-            $views[$view['outputId']] = array_column($view['masters'], 'routeId');
-        }
+        $shown = self::shown('output-masters', $plan);
         foreach ($plan->outputs() as $output) {
             $routes = array_map(static fn (Route $route): string => $route->id, $plan->routesTo($output));
-            self::assertSame(count($routes) > 1 ? $routes : null, $views[$output->id] ?? null, $output->name);
+            self::assertSame(count($routes) > 1 ? $routes : null, isset($shown[$output->id]) ? array_column($shown[$output->id]['masters'], 'routeId') : null, $output->name);
         }
     }
 
@@ -57,9 +51,9 @@ final class MasterViewsTest extends CoreTestCase
     private static function mastersOf(string $name): array
     {
         $plan = self::linden();
-        foreach (MasterViews::of($plan) as $view) {
-            if ($plan->output($view['outputId'])->name === $name) {
-                return [$plan, $view['masters']];
+        foreach (self::shown('output-masters', $plan) as $outputId => $shown) {
+            if ($shown !== null && $plan->output($outputId)->name === $name) {
+                return [$plan, $shown['masters']];
             }
         }
         self::fail("{$name} has no masters");

@@ -11,7 +11,6 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
-use Rundfunk\View\PanelViews;
 use Tests\Core\CoreTestCase;
 
 /** What each instrument panel shows, against the figures of the trade: the standard or sheet is named beside each. */
@@ -132,7 +131,7 @@ final class PanelFiguresTest extends CoreTestCase
     /** @return array<string, mixed> */
     private static function panel(Sketch $sketch): array
     {
-        return PanelViews::of($sketch->plan(), self::knowledge())[0]['figures'];
+        return array_values(array_filter(self::shown('link-panel', $sketch->plan())))[0]['figures'];
     }
 
     /**

@@ -19,7 +19,8 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\View\Views;
+use Rundfunk\Shipped;
+use Rundfunk\View\NoSuchView;
 use Tests\Core\CoreTestCase;
 
 /** What an edit's answer says of the views, put into those that were there, must be what a whole look at the plan gives. */
@@ -38,7 +39,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
     public function test_the_parts_make_the_whole(ThingKind $kind): void
     {
         foreach ([self::linden(), self::faulty()] as $plan) {
-            $before = Views::of($plan, self::knowledge());
+            $before = self::allShown($plan);
             $things = array_values($plan->all($kind));
             foreach (array_filter(array_unique([0, count($things) - 1]), static fn (int $at): bool => isset($things[$at])) as $at) {
                 foreach (self::edits($plan, $kind, $things[$at]) as $operation) {
@@ -51,7 +52,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
     public function test_another_region_changes_whatever_it_likes(): void
     {
         $plan = self::linden();
-        $this->same($plan, Views::of($plan, self::knowledge()), Operation::changeParticulars($plan->particulars->id, ['region' => 'us', 'busyWifi' => [13]]));
+        $this->same($plan, self::allShown($plan), Operation::changeParticulars($plan->particulars->id, ['region' => 'us', 'busyWifi' => [13]]));
     }
 
     public function test_a_far_off_island_is_not_worked_out_again(): void
@@ -64,10 +65,10 @@ final class ViewsAfterEditsTest extends CoreTestCase
             ->control('f', 'far', 'Key')->output('g', 'farther', 'Lamp')->route('f', Action::On, 'g')->hop('f g on', 'm', 'far', 'farther', null);
         $plan = $sketch->assigned();
         $edited = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::Output, $sketch->id('o'), ['name' => 'Other'])]);
-        $after = Views::after($edited, self::checker()->check($edited->plan), self::knowledge());
-        self::assertSame([$sketch->id('hand'), $sketch->id('board')], array_column($after['pinTables']['put'], 'nodeId'));
-        self::assertCount(1, $after['routes']['put']);
-        self::assertSame([$sketch->id('l')], array_column($after['panels']['put'], 'linkId'));
+        $changed = Shipped::views()->after($edited, self::askable($plan));
+        self::assertSame([$sketch->id('hand'), $sketch->id('board')], array_column($changed['pin-table'], 'of'));
+        self::assertSame([$sketch->id('l')], array_column($changed['link-panel'], 'of'));
+        self::assertSame([$sketch->id('o')], array_column($changed['output-masters'], 'of'));
     }
 
     /** @return list<Operation> */
@@ -97,19 +98,30 @@ final class ViewsAfterEditsTest extends CoreTestCase
         return $edits;
     }
 
-    /** @param  array<string, list<array<string, mixed>>>  $before */
+    /** @param  array<string, array<string, string>>  $before */
     private function same(Plan $plan, array $before, Operation $operation): void
     {
         $edited = (new Editor(self::knowledge()))->apply($plan, [$operation]);
-        $expected = Views::of($edited->plan, self::knowledge());
-        foreach (Views::after($edited, self::checker()->check($edited->plan), self::knowledge()) as $list => ['put' => $put, 'gone' => $gone]) {
-            $key = Views::KEYS[$list];
-            $merged = array_diff_key(array_column($before[$list], null, $key), array_flip($gone));
-            $merged = [...$merged, ...array_column($put, null, $key)];
-            $whole = array_column($expected[$list], null, $key);
-            ksort($merged);
-            ksort($whole);
-            self::assertSame(json_encode($whole), json_encode($merged), "{$list} after {$operation->op->value} of {$operation->kind?->value} {$operation->id}");
+        $whole = self::allShown($edited->plan);
+        foreach ($whole as &$parts) {
+            ksort($parts);
         }
+        unset($parts);
+        self::assertSame($whole, self::allShownAfter($edited, $before), "{$operation->op->value} of {$operation->kind?->value} {$operation->id}");
+    }
+
+    public function test_what_is_shown_of_something_that_is_gone_is_nothing(): void
+    {
+        $plan = self::linden();
+        $node = $plan->nodes()[0];
+        $edited = (new Editor(self::knowledge()))->apply($plan, [Operation::remove(ThingKind::Node, $node->id)]);
+        self::assertSame(['pin-table' => [['of' => $node->id, 'shows' => null]]], Shipped::views()->after($edited, ['pin-table' => [$node->id]]));
+    }
+
+    public function test_a_view_that_is_none_is_named_with_those_there_are(): void
+    {
+        $this->expectException(NoSuchView::class);
+        $this->expectExceptionMessage('pin-table');
+        Shipped::views()->show('crystal-ball', [], self::linden());
     }
 }

@@ -7,8 +7,6 @@ namespace Tests\Core\View;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\View\CatalogueView;
-use Rundfunk\View\PinTables;
-use Rundfunk\View\RouteViews;
 use Tests\Core\CoreTestCase;
 
 /** What the screens are given. */
@@ -17,9 +15,9 @@ final class ViewsTest extends CoreTestCase
     public function test_every_route_has_a_view_with_its_way_and_time(): void
     {
         $plan = self::linden();
-        $views = RouteViews::of($plan, self::knowledge());
+        $views = self::shown('route-way', $plan);
         self::assertCount(count($plan->routes()), $views);
-        foreach ($views as $view) {
+        foreach ($views as $routeId => $view) {
             self::assertTrue($view['arrives']);
             self::assertIsArray($view['time']);
             self::assertEqualsWithDelta(1.0, array_sum(array_column($view['time']['segments'], 'share')), 1e-9);
@@ -28,7 +26,7 @@ final class ViewsTest extends CoreTestCase
                     self::assertMatchesRegularExpression('/^0x[0-9A-F]{2}$/', $hop['code']);
                     self::assertMatchesRegularExpression('/^[0-9A-F]{10}$/', $hop['address']);
                 } else {
-                    self::assertNotNull($hop['code'], $view['name']);
+                    self::assertNotNull($hop['code'], $routeId);
                 }
             }
         }
@@ -37,7 +35,7 @@ final class ViewsTest extends CoreTestCase
     public function test_a_route_without_a_way_has_no_time(): void
     {
         $sketch = self::pair()->control('k', 'hand', 'Key')->output('o', 'board', 'Lamp')->route('k', Action::On, 'o');
-        $view = RouteViews::of($sketch->plan(), self::knowledge())[0];
+        $view = array_values(self::shown('route-way', $sketch->plan()))[0];
         self::assertFalse($view['arrives']);
         self::assertNull($view['time']);
         self::assertSame([], $view['hops']);
@@ -47,8 +45,8 @@ final class ViewsTest extends CoreTestCase
     {
         foreach ([self::linden(), self::faulty()] as $plan) {
             $uses = [];
-            foreach (PinTables::of($plan, self::knowledge()->catalogue) as $table) {
-                $node = $plan->node($table['nodeId']);
+            foreach (array_filter(self::shown('pin-table', $plan)) as $nodeId => $table) {
+                $node = $plan->node($nodeId);
                 $board = self::knowledge()->catalogue->boardOf($node);
                 self::assertSame(array_keys($board->pins ?? []), array_column($table['pins'], 'name'));
                 foreach ($table['pins'] as $pin) {

@@ -1,15 +1,28 @@
 <script lang="ts">
-    import { LABELS, TOP, cut, layOut, wrap, type Band, type Line } from '../../lib/line-map';
+    import { LABELS, TOP, cut, wrap } from '../../lib/line-map';
     import type { Schemas } from '../../lib/api';
+    import { routeName } from '../../lib/route-name';
+    import { view } from '../../lib/shown.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
     import type { StepProps } from '../steps';
 
     let { data, index, planId, item }: StepProps = $props();
     let width = $state(820);
     let picked = $state('');
-    const tracing = $derived(data.routes.find((route) => route.routeId === (picked || item)));
-    const bands = $derived(layOut(data.lineMap, width));
+    const route = $derived(index.route(picked || item));
+    const way = view('route-way', () => route?.id);
+    const tracing = $derived(way.now ?? undefined);
+    // Drawn for the width there is, in steps: a page that is pulled wider need not be drawn at every pixel.
+    const map = view('line-map', () => String(Math.floor(width / 20) * 20));
+    let drawn = $state.raw<Schemas['LineMap'] | null>(null);
+    $effect(() => {
+        drawn = map.now ?? drawn;
+    });
+    const bands = $derived(drawn?.bands ?? []);
+    const lines = $derived(new Map(bands.flatMap((band) => band.lines.map((line) => [line.linkId, line]))));
     const traced = $derived(trace());
+    type Band = Schemas['MapBand'];
+    type Line = Schemas['MapLine'];
     const dashes: Record<Line['form'], string | undefined> = {
         solid: undefined,
         dashed: '12 6',
@@ -17,9 +30,7 @@
         'dash-dot': '14 5 2 5',
         double: undefined,
     };
-    const medium = (linkId: string): Schemas['LineMapLine'] | undefined =>
-        data.lineMap.lines.find((line) => line.linkId === linkId);
-    const hue = (linkId: string): string => `var(--medium-${medium(linkId)?.mediumKey})`;
+    const hue = (linkId: string): string => `var(--medium-${lines.get(linkId)?.mediumKey})`;
 
     interface Traced {
         hops: { linkId: string; from: string; to: string }[];
@@ -29,7 +40,6 @@
     }
 
     function trace(): Traced | null {
-        const route = index.route(tracing?.routeId ?? '');
         const control = index.control(route?.controlId ?? '');
         const output = index.output(route?.outputId ?? '');
         if (tracing === undefined || control === undefined || output === undefined) {
@@ -56,7 +66,7 @@
             return null;
         }
         const at = (nodeId: string): number | null => band.posts.find((post) => post.nodeId === nodeId)?.x ?? null;
-        const place = (nodeId: string): number => data.lineMap.posts.findIndex((post) => post.nodeId === nodeId);
+        const place = (nodeId: string): number => (drawn?.order ?? []).indexOf(nodeId);
         const [left, right] = [hop.from, hop.to].sort((a, b) => place(a) - place(b));
         const from = at(left ?? '');
         const to = at(right ?? '');
@@ -119,14 +129,14 @@
         <p class="mt-2">Then press Assign: channels, addresses, codes and pins are proposed, with reasons.</p>
     </div>
 {:else}
-    {#if data.routes.length > 0}
+    {#if data.document.routes.length > 0}
         <div class="mt-3 flex flex-wrap items-end gap-x-4 gap-y-1">
             <SelectField
                 label="Trace a route"
                 class="w-[390px] max-w-full"
-                value={tracing?.routeId ?? ''}
+                value={route?.id ?? ''}
                 empty="none"
-                items={data.routes.map((route) => ({ value: route.routeId, name: route.name }))}
+                items={data.document.routes.map((one) => ({ value: one.id, name: routeName(index, one) }))}
                 onsave={(value) => (picked = value)}
             />
             {#if tracing?.time}
@@ -156,12 +166,7 @@
                     >
                 {/each}
                 {#each band.posts as post (post.nodeId)}
-                    <path
-                        d="M{post.x} {TOP + 4}V{band.lines
-                            .filter((line) => line.stops.some((stop) => stop.nodeId === post.nodeId))
-                            .at(-1)?.y ?? TOP}"
-                        stroke="var(--rule)"
-                    />
+                    <path d="M{post.x} {TOP + 4}V{post.bottom}" stroke="var(--rule)" />
                     <a href="#/plans/{planId}/nodes/{post.nodeId}" aria-label={index.node(post.nodeId)?.name}>
                         <text text-anchor="middle" font-size="14" font-weight="500" fill="var(--ink)">
                             {#each wrap(index.node(post.nodeId)?.name ?? '') as part, row (row)}<tspan
@@ -217,9 +222,7 @@
                         <text x="0" y={line.y - 2} font-size="15" font-weight="600" fill="var(--ink)"
                             >{wrap(index.link(line.linkId)?.name ?? '', 20)[0]}</text
                         >
-                        <text x="0" y={line.y + 15} font-size="13" fill={hue(line.linkId)}
-                            >{medium(line.linkId)?.medium}</text
-                        >
+                        <text x="0" y={line.y + 15} font-size="13" fill={hue(line.linkId)}>{line.medium}</text>
                     </a>
                     <path
                         d="M{line.from} {line.y}H{line.to}"
@@ -292,7 +295,7 @@
     </div>
     {#if tracing?.time}
         <section class="sheet mt-3 p-3" aria-label="Reaction time">
-            <h2>{tracing.name}</h2>
+            <h2>{route === undefined ? '' : routeName(index, route)}</h2>
             <table class="ledger mt-1">
                 <thead
                     ><tr

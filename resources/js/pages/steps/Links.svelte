@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { push } from 'svelte-spa-router';
+    import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import type { Component } from 'svelte';
@@ -10,10 +11,11 @@
     import TextField from '../../widgets/TextField.svelte';
     import type { StepProps } from '../steps';
 
-    let { data, index, catalogue, planId, item }: StepProps = $props();
+    let { index, catalogue, planId, item }: StepProps = $props();
     const link = $derived(index.link(item) ?? index.links[0]);
     const medium = $derived(catalogue.media.find((one) => one.key === link?.medium));
-    const panel = $derived(data.panels.find((one) => one.linkId === link?.id));
+    const shown = view('link-panel', () => link?.id);
+    const panel = $derived(shown.now ?? undefined);
     let name = $state('');
     let chosenMedium = $state('');
     const newMedium = $derived(chosenMedium || (catalogue.media[0]?.key ?? ''));

@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { push } from 'svelte-spa-router';
+    import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
@@ -13,6 +14,7 @@
 
     let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
+    const pinTable = view('pin-table', () => node?.id);
     const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));
     const bought = $derived(catalogue.nodeKinds.find((kind) => kind.key === node?.kind)?.bought ?? false);
     const groups = $derived(
@@ -133,7 +135,7 @@
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
             <NodeControls {node} {index} {catalogue} />
             {#if bought && node.kind !== 'phone'}{#key node.id}<NodeCodes {node} {index} {catalogue} />{/key}{/if}
-            <NodePins {node} {index} {catalogue} table={data.pinTables.find((one) => one.nodeId === node.id)} />
+            <NodePins {node} {index} {catalogue} table={pinTable.now ?? undefined} />
             <p class="mt-4 flex gap-4">
                 <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
                     >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a

@@ -1,6 +1,7 @@
 <script lang="ts">
     import type { Schemas } from '../../lib/api';
     import { actions, takesValue, type Action } from '../../lib/actions';
+    import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import ChosenCell from './routes/ChosenCell.svelte';
@@ -51,7 +52,9 @@
     const route = $derived(
         control === undefined || output === undefined ? undefined : routes.get(`${control.id} ${output.id}`),
     );
-    const view = $derived(data.routes.find((one) => one.routeId === route?.id));
+    const way = view('route-way', () => route?.id);
+    const driven = view('output-masters', () => output?.id);
+    const allOff = view('all-off');
     const findings = $derived(route === undefined ? [] : (troubled[route.id] ?? []));
 
     $effect(() => {
@@ -99,7 +102,7 @@
         }
     }
 
-    const masters = $derived(data.masters.find((one) => one.outputId === output?.id)?.masters ?? []);
+    const masters = $derived(driven.now?.masters ?? []);
 
     function key(event: KeyboardEvent): boolean {
         if (control === undefined || output === undefined) {
@@ -136,10 +139,10 @@
             {control}
             {output}
             {route}
-            {view}
+            view={way.now ?? undefined}
             {masters}
             {findings}
-            allOffIds={data.allOff}
+            allOffIds={allOff.now?.outputIds ?? []}
             {index}
             {catalogue}
             {planId}

@@ -1,8 +1,9 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import type { Catalogue, PlanDocument, Workspace } from '../../lib/api';
+import { api, type Catalogue, type PlanDocument, type Workspace } from '../../lib/api';
 import { PlanIndex } from '../../lib/plan-index';
+import { shown } from '../../lib/shown.svelte';
 import { workspace } from '../../lib/workspace.svelte';
 import type { StepProps } from '../steps';
 import Findings from './Findings.svelte';
@@ -36,35 +37,10 @@ const catalogue: Catalogue = {
 };
 
 function data(more: Partial<Workspace> = {}): Workspace {
-    const index = new PlanIndex(document);
     return {
         version: 1,
         document,
         findings: [],
-        lineMap: {
-            posts: index.nodes.map((node) => ({ nodeId: node.id, placeId: node.placeId })),
-            lines: index.links.map((link) => ({
-                linkId: link.id,
-                form: 'dashed' as const,
-                mediumKey: 'packet-radio',
-                medium: '2.4 GHz packet radio',
-                stops: index
-                    .endpointsOn(link.id)
-                    .map((end) => ({ endpointId: end.id, nodeId: end.nodeId, mark: '…01' })),
-            })),
-        },
-        routes: document.routes.map((route) => ({
-            routeId: route.id,
-            name: `Route ${route.id}`,
-            arrives: true,
-            hops: [],
-            time: null,
-        })),
-        masters: [],
-        codeGrids: [],
-        allOff: [],
-        panels: [],
-        pinTables: [],
         history: { undo: null, redo: null },
         ...more,
     };
@@ -75,11 +51,46 @@ function props(more: Partial<Workspace> = {}): StepProps {
     return { data: given, index: new PlanIndex(given.document), catalogue, planId: 'p', item: '' };
 }
 
+/** One band with a post a node and a line a link, as the core lays it out. */
+const lineMap = {
+    order: document.nodes.map((node) => node.id),
+    bands: [
+        {
+            posts: document.nodes.map((node, at) => ({
+                nodeId: node.id,
+                placeId: node.placeId,
+                x: 90 * at,
+                bottom: 99,
+            })),
+            places: [],
+            lines: document.links.map((link, at) => ({
+                linkId: link.id,
+                form: 'dashed',
+                mediumKey: link.medium,
+                medium: link.medium,
+                y: 54 * at,
+                from: 0,
+                to: 90,
+                fromBefore: false,
+                toAfter: false,
+                stops: [],
+            })),
+            bars: [],
+            width: 800,
+            height: 600,
+        },
+    ],
+};
 const edit = vi.fn(() => Promise.resolve(true));
 
 beforeEach(() => {
     edit.mockClear();
     vi.spyOn(workspace, 'edit').mockImplementation(edit);
+    vi.spyOn(api, 'GET').mockImplementation(((_path: string, given: { params: { path: { view: string } } }) =>
+        Promise.resolve({
+            data: { version: 1, parts: [{ of: '', shows: given.params.path.view === 'line-map' ? lineMap : null }] },
+        })) as never);
+    shown.begin('p', () => 1);
 });
 afterEach(cleanup);
 
@@ -144,21 +155,22 @@ test('a key with a modifier is left to the browser', async () => {
     expect(edit).not.toHaveBeenCalled();
 });
 
-test('the line map links every post and every line to its step', () => {
+test('the line map links every post and every line to its step', async () => {
     render(LineMap, props());
+    expect(await screen.findByRole('link', { name: document.nodes[0]?.name ?? '' })).toBeTruthy();
     for (const node of document.nodes) {
         expect(screen.getByRole('link', { name: node.name }).getAttribute('href')).toBe(`#/plans/p/nodes/${node.id}`);
     }
     for (const link of document.links) {
-        for (const shown of screen.getAllByRole('link', { name: link.name })) {
-            expect(shown.getAttribute('href')).toBe(`#/plans/p/links/${link.id}`);
+        for (const drawn of screen.getAllByRole('link', { name: link.name })) {
+            expect(drawn.getAttribute('href')).toBe(`#/plans/p/links/${link.id}`);
         }
     }
 });
 
 test('an empty plan is told where to begin', () => {
     const empty = { ...document, nodes: [], links: [], routes: [], modules: [], controls: [], outputs: [] };
-    render(LineMap, props({ document: empty, lineMap: { posts: [], lines: [] }, routes: [] }));
+    render(LineMap, props({ document: empty }));
     expect(screen.getByText(/Work down the steps/)).toBeTruthy();
 });
 
@@ -191,6 +203,7 @@ test('findings are grouped by how grave they are, and one click sends the fix', 
         remedy: 'What to do.',
         fix: label === null ? null : { label, operations: [{ op: 'remove', kind: 'node', id: 'n', values: {} }] },
         about: [],
+        step: 'nodes',
     });
     render(Findings, props({ findings: [finding('one', 'fault', 'Set both'), finding('two', 'advice', null)] }));
     expect(screen.getByRole('heading', { name: /Faults/ })).toBeTruthy();

@@ -3,6 +3,7 @@
     import type { Catalogue, Schemas } from '../../../lib/api';
     import { takesValue } from '../../../lib/actions';
     import type { PlanIndex } from '../../../lib/plan-index';
+    import { view } from '../../../lib/shown.svelte';
     import { typed } from '../../../lib/typed';
     import { change, remove, workspace } from '../../../lib/workspace.svelte';
     import PulseStrip from '../../../panels/PulseStrip.svelte';
@@ -36,16 +37,23 @@
             })),
         ),
     );
-    /** What the core says of each code. */
+    /** The link over which they are learned: its panel has what the core says of each code. */
+    const linkId = $derived(
+        index.document.endpoints.find(
+            (end) => end.nodeId === node.id && learning.some((medium) => medium.key === index.link(end.linkId)?.medium),
+        )?.linkId,
+    );
+    const panel = view('link-panel', () => linkId);
     const said = $derived(
         new Map(
-            (workspace.data?.panels ?? []).flatMap((panel) =>
-                'codes' in panel.figures ? panel.figures.codes.map((code) => [code.codeId, code] as const) : [],
-            ),
+            panel.now && 'codes' in panel.now.figures
+                ? panel.now.figures.codes.map((code) => [code.codeId, code] as const)
+                : [],
         ),
     );
 
-    const grid = $derived(workspace.data?.codeGrids.find((one) => one.nodeId === node.id));
+    const shown = view('code-grid', () => node.id);
+    const grid = $derived(shown.now ?? undefined);
 
     /** With a grid above, a long list is for looking things up; decided once, lest it close while codes are learned. */
     const long = untrack(() => index.keyCodesOf(node.id).length > 12);

@@ -32,7 +32,6 @@ const drive = plan.outputs.find((output) => output.name === 'Drive 1') as Schema
 const code = plan.keyCodes.find((one) => one.outputId === drive.id && one.value === -3) as Schemas['KeyCode'];
 const cell = (more: object) => ({ codeId: null, says: null, wanted: true, asked: false, ...more });
 const grid: Schemas['CodeGrid'] = {
-    nodeId: toy.id,
     columns: [
         { action: 'on', value: null, label: 'on' },
         { action: 'set', value: -3, label: '-3' },

@@ -17,8 +17,8 @@
         control: Schemas['Control'];
         output: Schemas['Output'];
         route: Schemas['Route'] | undefined;
-        view: Schemas['RouteView'] | undefined;
-        masters: Schemas['MasterView']['masters'];
+        view: Schemas['RouteWay'] | undefined;
+        masters: Schemas['OutputMasters']['masters'];
         findings: Schemas['Finding'][];
         /** Ids of what "all off" reaches. */
         allOffIds: string[];

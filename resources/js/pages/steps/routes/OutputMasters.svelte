@@ -8,7 +8,7 @@
     /** Who drives an output besides, what each does to it as it stands, and who wins. */
     interface Props {
         output: Schemas['Output'];
-        masters: Schemas['MasterView']['masters'];
+        masters: Schemas['OutputMasters']['masters'];
         index: PlanIndex;
         catalogue: Catalogue;
     }

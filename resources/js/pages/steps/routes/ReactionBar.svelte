@@ -2,7 +2,7 @@
     import type { Schemas } from '../../../lib/api';
 
     /** From press to click: each stretch to scale at its worst, and the sums. */
-    let { time }: { time: NonNullable<Schemas['RouteView']['time']> } = $props();
+    let { time }: { time: NonNullable<Schemas['RouteWay']['time']> } = $props();
 </script>
 
 <div class="mt-2 flex items-center gap-3">

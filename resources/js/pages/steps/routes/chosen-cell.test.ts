@@ -46,6 +46,7 @@ const finding = (id: string, title: string, fix: Schemas['Finding']['fix'] = nul
     remedy: `Mend ${id}.`,
     fix,
     about: [],
+    step: 'routes',
 });
 
 beforeEach(() => {

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The outputs that "all off" reaches. */
+final readonly class AllOffOutputs
+{
+    public function __construct(
+        /** @var list<string> */
+        #[ListOf('string')] public array $outputIds,
+    ) {
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The figures of a link's instrument panel; which there are, the medium says. */
+final readonly class LinkPanel
+{
+    public function __construct(
+        public string $medium,
+        /** @var array<string, mixed> */
+        public array $figures,
+    ) {
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The posts of one place that stand side by side. */
+final readonly class MapPlace
+{
+    public function __construct(
+        public ?string $placeId,
+        public float $from,
+        public float $to,
+    ) {
+    }
+}

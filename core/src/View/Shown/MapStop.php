@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** An end of a link, where its line meets its post. */
+final readonly class MapStop
+{
+    public function __construct(
+        public string $endpointId,
+        public string $nodeId,
+        public ?string $mark,
+        public float $x,
+    ) {
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The controls that drive one output, where there are several. */
+final readonly class OutputMasters
+{
+    public function __construct(
+        /** @var list<Master> */
+        #[ListOf(Master::class)] public array $masters,
+    ) {
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+use Rundfunk\Catalogue\Level;
+
+/** A pin of a board. */
+final readonly class PinRow
+{
+    public function __construct(
+        public string $name,
+        /** @var list<string> */
+        #[ListOf('string')] public array $can,
+        public bool $inputOnly,
+        public bool $console,
+        public ?Level $strap,
+        public bool $led,
+        public string $note,
+        /** @var list<OnPin> */
+        #[ListOf(OnPin::class)] public array $uses,
+    ) {
+    }
+}

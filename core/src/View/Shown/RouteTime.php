@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** From press to click, as people read it. */
+final readonly class RouteTime
+{
+    public function __construct(
+        public string $best,
+        public string $typical,
+        public string $worst,
+        /** @var list<TimeSegment> */
+        #[ListOf(TimeSegment::class)] public array $segments,
+    ) {
+    }
+}

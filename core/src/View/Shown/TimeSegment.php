@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+use Rundfunk\Timing\SegmentKind;
+
+/** One stretch of a reaction time, and its share of the worst. */
+final readonly class TimeSegment
+{
+    public function __construct(
+        public SegmentKind $kind,
+        public string $label,
+        public string $best,
+        public string $typical,
+        public string $worst,
+        public float $share,
+    ) {
+    }
+}

@@ -1,0 +1,124 @@
+import { api, type Schemas } from './api';
+
+type Shapes = Schemas['Views'];
+export type ViewKey = keyof Shapes;
+
+interface Open {
+    key: ViewKey;
+    of: string;
+    count: number;
+}
+
+/** What screens show of the plan that is open besides the plan itself: asked for when a screen opens, brought by edits after that. */
+class Shown {
+    private planId = '';
+    private version = (): number => 0;
+    private held = $state.raw<Record<string, unknown>>({});
+    private readonly open = new Map<string, Open>();
+
+    /** Another plan, or the same from the beginning: whatever is on screen is asked for again. */
+    begin(planId: string, version: () => number): void {
+        this.planId = planId;
+        this.version = version;
+        this.held = {};
+        for (const one of this.open.values()) {
+            void this.ask(one.key, one.of);
+        }
+    }
+
+    /** What is held of a view; undefined until it has come, null where there is nothing to show. */
+    now<K extends ViewKey>(key: K, of: string): Shapes[K] | null | undefined {
+        return this.held[name(key, of)] as Shapes[K] | null | undefined;
+    }
+
+    /** A screen shows it, from now until it says {@link close}. */
+    show(key: ViewKey, of: string): void {
+        const one = this.open.get(name(key, of));
+        if (one !== undefined) {
+            one.count++;
+            return;
+        }
+        this.open.set(name(key, of), { key, of, count: 1 });
+        void this.ask(key, of);
+    }
+
+    close(key: ViewKey, of: string): void {
+        const one = this.open.get(name(key, of));
+        if (one !== undefined && --one.count === 0) {
+            this.open.delete(name(key, of));
+            const { [name(key, of)]: gone, ...others } = this.held;
+            this.held = gone === undefined ? this.held : others;
+        }
+    }
+
+    /** For an edit to name: what is on screen. */
+    onScreen(): Record<string, string[]> {
+        const views: Record<string, string[]> = {};
+        for (const { key, of } of this.open.values()) {
+            (views[key] ??= []).push(of);
+        }
+        return views;
+    }
+
+    /** What an edit's answer brought. */
+    take(views: Record<string, { of: string; shows: unknown }[]>): void {
+        const held = { ...this.held };
+        for (const [key, parts] of Object.entries(views)) {
+            for (const { of, shows } of parts) {
+                if (this.open.has(name(key, of))) {
+                    held[name(key, of)] = shows;
+                }
+            }
+        }
+        this.held = held;
+    }
+
+    private async ask(key: ViewKey, of: string): Promise<void> {
+        const planId = this.planId;
+        if (planId === '') {
+            return;
+        }
+        const { data } = await api.GET('/api/plans/{plan}/views/{view}', {
+            params: { path: { plan: planId, view: key }, query: of === '' ? {} : { of } },
+        });
+        if (data === undefined || this.planId !== planId || !this.open.has(name(key, of))) {
+            return;
+        }
+        // An edit may have been answered while this was on its way: what is older than the plan is asked for again.
+        if (data.version < this.version()) {
+            await this.ask(key, of);
+            return;
+        }
+        this.take({ [key]: data.parts.map((part) => ({ ...part, of })) });
+    }
+}
+
+function name(key: string, of: string): string {
+    return `${key} ${of}`;
+}
+
+export const shown = new Shown();
+
+/**
+ * A view that a component shows as long as it is there, of whatever `of` says: undefined for nothing.
+ * Its `now` is undefined until the view has come, and null where there is nothing to show.
+ */
+export function view<K extends ViewKey>(
+    key: K,
+    of: () => string | undefined = () => '',
+): { readonly now: Shapes[K] | null | undefined } {
+    $effect(() => {
+        const id = of();
+        if (id === undefined) {
+            return;
+        }
+        shown.show(key, id);
+        return () => shown.close(key, id);
+    });
+    return {
+        get now() {
+            const id = of();
+            return id === undefined ? undefined : shown.now(key, id);
+        },
+    };
+}
