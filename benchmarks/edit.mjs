@@ -1,11 +1,16 @@
-// How long the running application takes: an edit's answer (median of 40 on the demo, of 15 on made-up plans of 100 and
-// 500 nodes) and the first load of the workspace and of its switch table.  node benchmarks/edit.mjs http://127.0.0.1:8000
+// How long the running application takes, on made-up plans in three shapes: the answer to each edit, with the switch table
+// open and with that link's panel open, and the first load of the workspace.
+//   node benchmarks/edit.mjs http://127.0.0.1:8000 [50,100,200,500] [islands,house,hub]
 import { chromium } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8000';
+const sizes = (process.argv[3] ?? '50,100,200,500').split(',').map(Number);
+const shapes = (process.argv[4] ?? 'islands,house,hub').split(',');
+const ROUNDS = 9;
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -46,49 +51,61 @@ const map = page.getByLabel('Trace a route');
 const table = page.getByRole('grid', { name: 'Switch table' });
 const loads = [['the demo', await opening(address, map), await opening(`${address}/routes`, table)]];
 
-/** Times edits of a plan, each beside the smallest request there is. */
-const editing = (rounds, id) =>
+/** Times one edit, taken back after each round: a median, beside the smallest request there is and the answer's length. */
+const editing = (id, operations, views) =>
     page.evaluate(
-        async ({ rounds, id }) => {
-            const { document: plan, version } = JSON.parse(await window.ask('GET', `/api/plans/${id}`));
+        async ({ rounds, id, operations, views }) => {
             const list = { edit: [], session: [], bytes: 0 };
+            let { version } = JSON.parse(await window.ask('GET', `/api/plans/${id}`));
             for (let round = 0; round < rounds; round++) {
-                const change = { op: 'change', kind: 'link', id: plan.links[0].id, values: { settings: { channel: 76 + (round % 6) } } };
-                const edit = JSON.stringify({ version: version + round, label: 'Benchmark', operations: [change] });
+                const edit = JSON.stringify({ version, label: 'Benchmark', operations, views });
                 let from = performance.now();
-                list.bytes = (await window.ask('POST', `/api/plans/${id}/operations`, edit)).length;
+                const answer = await window.ask('POST', `/api/plans/${id}/operations`, edit);
                 list.edit.push(performance.now() - from);
+                list.bytes = answer.length;
                 from = performance.now();
                 await window.ask('GET', '/api/session');
                 list.session.push(performance.now() - from);
+                version = JSON.parse(await window.ask('POST', `/api/plans/${id}/undo`, JSON.stringify({ views: {} }))).version;
             }
             return list;
         },
-        { rounds, id },
+        { rounds: ROUNDS, id, operations, views },
     );
 const ask = (...request) => page.evaluate((given) => window.ask(...given), request);
-
-// A copy, so that the demo stays as it was.
-const copy = JSON.parse(await ask('POST', `/api/plans/${address.split('/').pop()}/duplicate`));
-const answers = [['the demo', await editing(40, copy.id)]];
-await ask('DELETE', `/api/plans/${copy.id}`);
-for (const nodes of [100, 500]) {
-    const file = execFileSync('php', ['benchmarks/write-large-plan.php', String(nodes)], { maxBuffer: 64e6 }).toString();
-    const { id } = JSON.parse(await ask('POST', '/api/plans/import', file));
-    answers.push([`${nodes} nodes`, await editing(15, id)]);
-    loads.push([`${nodes} nodes`, await opening(`#/plans/${id}`, map), await opening(`#/plans/${id}/routes`, table)]);
-    await ask('DELETE', `/api/plans/${id}`);
+const file = `${tmpdir()}/rundfunk-benchmark.json`;
+const rows = new Map();
+const note = (name, size, figure) => rows.set(name, { ...rows.get(name), [size]: figure });
+for (const shape of shapes) {
+    for (const size of sizes) {
+        const plan = execFileSync('php', ['benchmarks/write-large-plan.php', String(size), shape], { maxBuffer: 64e6 });
+        writeFileSync(file, plan);
+        const edits = JSON.parse(execFileSync('php', ['benchmarks/write-edits.php', file], { maxBuffer: 64e6 }).toString());
+        const { id } = JSON.parse(await ask('POST', '/api/plans/import', plan.toString()));
+        for (const [screen, views] of Object.entries(edits.screens)) {
+            for (const [name, operations] of Object.entries(screen === 'Routes open' ? { ...edits.leaf, ...edits.broad } : edits.leaf)) {
+                const times = await editing(id, operations, views);
+                note(`${shape}, ${screen}: ${name}`, size, { ms: median(times.edit), session: median(times.session), kB: times.bytes / 1000 });
+            }
+        }
+        note(`${shape}: first load`, size, { ms: await opening(`#/plans/${id}`, map) });
+        note(`${shape}: its switch table`, size, { ms: await opening(`#/plans/${id}/routes`, table) });
+        const first = await ask('GET', `/api/plans/${id}`);
+        note(`${shape}: first look`, size, { kB: (first.length + (await ask('GET', `/api/plans/${id}/views/line-map`)).length) / 1000 });
+        await ask('DELETE', `/api/plans/${id}`);
+    }
 }
 await browser.close();
 
 const scripts = readdirSync('public/build/assets').filter((name) => name.endsWith('.js'));
 const bytes = scripts.reduce((sum, name) => sum + gzipSync(readFileSync(`public/build/assets/${name}`)).length, 0);
-for (const [name, times] of answers) {
-    const edit = median(times.edit);
-    const session = median(times.session);
-    process.stdout.write(`edit of ${name} answered in ${edit.toFixed(0)} ms median, ${(edit / session).toFixed(1)}× the smallest request (${session.toFixed(0)} ms), ${(times.bytes / 1000).toFixed(0)} kB\n`);
-}
-for (const [name, first, routes] of loads) {
-    process.stdout.write(`workspace of ${name} drawn in ${(first / 1000).toFixed(2)} s, its switch table in ${(routes / 1000).toFixed(2)} s; medians of five\n`);
+const [least, most] = [sizes[0], sizes.at(-1)];
+process.stdout.write(`${''.padEnd(44)}${sizes.map((size) => String(size).padStart(9)).join('')}   exponent   answer at ${most}\n`);
+for (const [name, row] of rows) {
+    const figures = sizes.map((size) => (row[size].ms === undefined ? `${row[size].kB.toFixed(0)} kB` : `${row[size].ms.toFixed(0)} ms`));
+    const of = (size) => row[size].ms ?? row[size].kB;
+    const exponent = Math.log(of(most) / of(least)) / Math.log(most / least);
+    const times = row[most].session === undefined ? '' : `${row[most].kB.toFixed(0)} kB, ${(row[most].ms / row[most].session).toFixed(1)}× the smallest request`;
+    process.stdout.write(`${name.padEnd(44)}${figures.map((one) => one.padStart(9)).join('')}   ${Number.isFinite(exponent) ? exponent.toFixed(2).padStart(8) : ''}   ${times}\n`);
 }
 process.stdout.write(`page script          ${(bytes / 1000).toFixed(0)} kB compressed\n`);

@@ -10,12 +10,30 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 
+/** A handheld in the middle of the plan, on no more than one link. */
+function leaf(Plan $plan): Node
+{
+    $senders = array_values(array_filter($plan->nodes(), static fn (Node $node): bool => count($plan->endpointsOf($node)) === 1 && $plan->controlsOf($node) !== []));
+
+    return $senders[intdiv(count($senders), 2)];
+}
+
+/** @return array<string, array<string, list<string>>> what is on screen, by step: the switch table with a cell picked, and the leaf's link with its panel */
+function screens(Plan $plan): array
+{
+    $node = leaf($plan);
+    $route = $plan->routesFrom($plan->controlsOf($node)[0])[0];
+
+    return [
+        'Routes open' => ['route-way' => [$route->id], 'output-masters' => [$route->outputId], 'all-off' => ['']],
+        'its panel open' => ['link-panel' => [$plan->endpointsOf($node)[0]->linkId]],
+    ];
+}
+
 /** @return array<string, list<Operation>> by what they are of */
 function leafEdits(Plan $plan): array
 {
-    // A handheld in the middle of the plan, on no more than one link.
-    $senders = array_values(array_filter($plan->nodes(), static fn (Node $node): bool => count($plan->endpointsOf($node)) === 1 && $plan->controlsOf($node) !== []));
-    $node = $senders[intdiv(count($senders), 2)];
+    $node = leaf($plan);
     $end = $plan->endpointsOf($node)[0];
     $route = $plan->routesFrom($plan->controlsOf($node)[0])[0];
     $board = $plan->node($plan->output($route->outputId)->nodeId);

@@ -81,7 +81,11 @@ final readonly class Views
                 if ($gone) {
                     $changed[$key][] = ['of' => $one, 'shows' => null];
                 } elseif ($owner === null || $view instanceof LooksFar || $edited->impact()->reaches($owner::kind(), $one)) {
-                    $changed[$key][] = ['of' => $one, 'shows' => $view->of($one, $edited->plan, $this->knowledge)];
+                    $shows = $view->of($one, $edited->plan, $this->knowledge);
+                    // What hangs on the whole plan is mostly what it was, and may be long.
+                    if ($owner !== null || json_encode($shows) !== json_encode($view->of($one, $edited->before, $this->knowledge))) {
+                        $changed[$key][] = ['of' => $one, 'shows' => $shows];
+                    }
                 }
             }
         }
