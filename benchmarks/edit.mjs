@@ -14,14 +14,32 @@ const ROUNDS = 9;
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],
+    args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-dev-shm-usage',
+    ],
 });
 const page = await browser.newPage();
 // A request as the page itself makes them: answered with its text, refused with an error.
 await page.addInitScript(() => {
     window.ask = async (method, path, body) => {
-        const token = decodeURIComponent(document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN=')).slice(11));
-        const response = await fetch(path, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body });
+        const token = decodeURIComponent(
+            document.cookie
+                .split('; ')
+                .find((entry) => entry.startsWith('XSRF-TOKEN='))
+                .slice(11),
+        );
+        const response = await fetch(path, {
+            method,
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+            body,
+        });
         if (!response.ok) {
             throw new Error(`${method} ${path}: ${response.status}`);
         }
@@ -66,7 +84,9 @@ const editing = (id, operations, views) =>
                 from = performance.now();
                 await window.ask('GET', '/api/session');
                 list.session.push(performance.now() - from);
-                version = JSON.parse(await window.ask('POST', `/api/plans/${id}/undo`, JSON.stringify({ views: {} }))).version;
+                version = JSON.parse(
+                    await window.ask('POST', `/api/plans/${id}/undo`, JSON.stringify({ views: {} })),
+                ).version;
             }
             return list;
         },
@@ -80,18 +100,28 @@ for (const shape of shapes) {
     for (const size of sizes) {
         const plan = execFileSync('php', ['benchmarks/write-large-plan.php', String(size), shape], { maxBuffer: 64e6 });
         writeFileSync(file, plan);
-        const edits = JSON.parse(execFileSync('php', ['benchmarks/write-edits.php', file], { maxBuffer: 64e6 }).toString());
+        const edits = JSON.parse(
+            execFileSync('php', ['benchmarks/write-edits.php', file], { maxBuffer: 64e6 }).toString(),
+        );
         const { id } = JSON.parse(await ask('POST', '/api/plans/import', plan.toString()));
         for (const [screen, views] of Object.entries(edits.screens)) {
-            for (const [name, operations] of Object.entries(screen === 'Routes open' ? { ...edits.leaf, ...edits.broad } : edits.leaf)) {
+            for (const [name, operations] of Object.entries(
+                screen === 'Routes open' ? { ...edits.leaf, ...edits.broad } : edits.leaf,
+            )) {
                 const times = await editing(id, operations, views);
-                note(`${shape}, ${screen}: ${name}`, size, { ms: median(times.edit), session: median(times.session), kB: times.bytes / 1000 });
+                note(`${shape}, ${screen}: ${name}`, size, {
+                    ms: median(times.edit),
+                    session: median(times.session),
+                    kB: times.bytes / 1000,
+                });
             }
         }
         note(`${shape}: first load`, size, { ms: await opening(`#/plans/${id}`, map) });
         note(`${shape}: its switch table`, size, { ms: await opening(`#/plans/${id}/routes`, table) });
         const first = await ask('GET', `/api/plans/${id}`);
-        note(`${shape}: first look`, size, { kB: (first.length + (await ask('GET', `/api/plans/${id}/views/line-map`)).length) / 1000 });
+        note(`${shape}: first look`, size, {
+            kB: (first.length + (await ask('GET', `/api/plans/${id}/views/line-map`)).length) / 1000,
+        });
         await ask('DELETE', `/api/plans/${id}`);
     }
 }
@@ -100,12 +130,21 @@ await browser.close();
 const scripts = readdirSync('public/build/assets').filter((name) => name.endsWith('.js'));
 const bytes = scripts.reduce((sum, name) => sum + gzipSync(readFileSync(`public/build/assets/${name}`)).length, 0);
 const [least, most] = [sizes[0], sizes.at(-1)];
-process.stdout.write(`${''.padEnd(44)}${sizes.map((size) => String(size).padStart(9)).join('')}   exponent   answer at ${most}\n`);
+process.stdout.write(
+    `${''.padEnd(44)}${sizes.map((size) => String(size).padStart(9)).join('')}   exponent   answer at ${most}\n`,
+);
 for (const [name, row] of rows) {
-    const figures = sizes.map((size) => (row[size].ms === undefined ? `${row[size].kB.toFixed(0)} kB` : `${row[size].ms.toFixed(0)} ms`));
+    const figures = sizes.map((size) =>
+        row[size].ms === undefined ? `${row[size].kB.toFixed(0)} kB` : `${row[size].ms.toFixed(0)} ms`,
+    );
     const of = (size) => row[size].ms ?? row[size].kB;
     const exponent = Math.log(of(most) / of(least)) / Math.log(most / least);
-    const times = row[most].session === undefined ? '' : `${row[most].kB.toFixed(0)} kB, ${(row[most].ms / row[most].session).toFixed(1)}× the smallest request`;
-    process.stdout.write(`${name.padEnd(44)}${figures.map((one) => one.padStart(9)).join('')}   ${Number.isFinite(exponent) ? exponent.toFixed(2).padStart(8) : ''}   ${times}\n`);
+    const times =
+        row[most].session === undefined
+            ? ''
+            : `${row[most].kB.toFixed(0)} kB, ${(row[most].ms / row[most].session).toFixed(1)}× the smallest request`;
+    process.stdout.write(
+        `${name.padEnd(44)}${figures.map((one) => one.padStart(9)).join('')}   ${Number.isFinite(exponent) ? exponent.toFixed(2).padStart(8) : ''}   ${times}\n`,
+    );
 }
 process.stdout.write(`page script          ${(bytes / 1000).toFixed(0)} kB compressed\n`);

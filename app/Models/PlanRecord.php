@@ -25,6 +25,7 @@ use Rundfunk\Plan\ThingKind;
  * @property string $note
  * @property array<string, string>|null $stamps by kind, and one for the findings, see {@see Kept}
  * @property \Illuminate\Support\Carbon $updated_at
+ * @property-read User $user
  * @property int|null $nodes_count only in lists
  */
 final class PlanRecord extends Model

@@ -12,6 +12,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\ThingKind;
+use Symfony\Component\HttpFoundation\Response;
 
 final class EditTest extends FeatureTestCase
 {
@@ -31,16 +32,19 @@ final class EditTest extends FeatureTestCase
         $this->nodes = $this->look()->json('document.nodes');
     }
 
+    /** @return TestResponse<Response> */
     private function look(): TestResponse
     {
         return $this->getJson("/api/plans/{$this->plan->id}")->assertOk();
     }
 
+    /** @return TestResponse<Response> */
     private function undo(): TestResponse
     {
         return $this->postJson("/api/plans/{$this->plan->id}/undo", ['views' => $this->onScreen]);
     }
 
+    /** @return TestResponse<Response> */
     private function redo(): TestResponse
     {
         return $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen]);

@@ -16,6 +16,7 @@ use Illuminate\Testing\TestResponse;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\LindenHollow;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Tests of the application over its JSON interface, with the real database. */
 abstract class FeatureTestCase extends FrameworkTestCase
@@ -48,7 +49,10 @@ abstract class FeatureTestCase extends FrameworkTestCase
         return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Assigner::class)));
     }
 
-    /** @param  array<string, mixed>  ...$operations */
+    /**
+     * @param  array<string, mixed>  ...$operations
+     * @return TestResponse<Response>
+     */
     protected function edit(PlanRecord $plan, int $version, array ...$operations): TestResponse
     {
         return $this->postJson("/api/plans/{$plan->id}/operations", ['version' => $version, 'label' => 'Test', 'operations' => array_values($operations), 'views' => $this->onScreen]);
@@ -60,7 +64,10 @@ abstract class FeatureTestCase extends FrameworkTestCase
         return ['op' => 'change', 'kind' => 'node', 'id' => $id, 'values' => ['name' => $name]];
     }
 
-    /** @return array<string, mixed> the plan as a file, without what a copy may change */
+    /**
+     * @param  TestResponse<Response>  $response
+     * @return array<string, mixed> the plan as a file, without what a copy may change
+     */
     protected static function document(TestResponse $response): array
     {
         return $response->json('document');

@@ -9,6 +9,7 @@ use Illuminate\Testing\TestResponse;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
+use Symfony\Component\HttpFoundation\Response;
 
 final class LearnTest extends FeatureTestCase
 {
@@ -40,7 +41,10 @@ final class LearnTest extends FeatureTestCase
         $this->actingAs(self::user('Bo'))->learn($plan, ['medium' => 'infrared', 'text' => 'pulse 1'])->assertNotFound();
     }
 
-    /** @param  array<string, string>  $lesson */
+    /**
+     * @param  array<string, string>  $lesson
+     * @return TestResponse<Response>
+     */
     private function learn(PlanRecord $plan, array $lesson): TestResponse
     {
         $remote = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === 'Heater remote'))[0];

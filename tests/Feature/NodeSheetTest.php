@@ -43,7 +43,7 @@ final class NodeSheetTest extends FeatureTestCase
             }
         }
         self::assertGreaterThan(5, count($fetched));
-        $this->getJson("/api/plans/{$record->id}/nodes/{$node->id}/artefacts/nothing")->assertNotFound();
+        $this->getJson("/api/plans/{$record->id}/nodes/".LindenHollow::plan(app(Assigner::class))->nodes()[0]->id.'/artefacts/nothing')->assertNotFound();
     }
 
     public function test_the_catalogue_offers_every_board_and_module(): void

@@ -11,9 +11,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Format\PlanWriter;
+use Symfony\Component\HttpFoundation\Response;
 
 final class PlanFileTest extends FeatureTestCase
 {
+    /** @return TestResponse<Response> */
     private function import(string $json): TestResponse
     {
         return $this->call('POST', '/api/plans/import', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json);

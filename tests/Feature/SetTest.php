@@ -10,6 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
+use Symfony\Component\HttpFoundation\Response;
 
 final class SetTest extends FeatureTestCase
 {
@@ -54,7 +55,10 @@ final class SetTest extends FeatureTestCase
         $this->actingAs(self::user('Bo'))->layOut($plan, 'Toy diggers', ['medium' => 'infrared', 'values' => []])->assertNotFound();
     }
 
-    /** @param  array<string, mixed>  $order */
+    /**
+     * @param  array<string, mixed>  $order
+     * @return TestResponse<Response>
+     */
     private function layOut(PlanRecord $plan, string $name, array $order): TestResponse
     {
         $node = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === $name))[0];

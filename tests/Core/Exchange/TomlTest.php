@@ -13,7 +13,7 @@ use Tests\Core\CoreTestCase;
 /** The reader of keymaps against the examples of the TOML 1.0.0 specification and against Python's tomllib (Debian's python3, 3.11). */
 final class TomlTest extends CoreTestCase
 {
-    /** @return iterable<string, array{string, array<string, mixed>}> as the specification's own examples have them */
+    /** @return iterable<string, array{string, array<array-key, mixed>}> as the specification's own examples have them */
     public static function examples(): iterable
     {
         yield 'a comment, whole and behind a value' => ["# This is a full-line comment\nkey = \"value\"  # This is a comment at the end of a line\n", ['key' => 'value']];

@@ -43,10 +43,10 @@ final class LearningAnythingTest extends CoreTestCase
             $spoiled = self::spoil($text, $random);
             try {
                 $learned = $medium->learn($spoiled, []);
-                self::assertNotSame('', json_encode($learned, JSON_THROW_ON_ERROR));
+                self::assertJson(json_encode($learned, JSON_THROW_ON_ERROR));
             } catch (LearningRefused $refusal) {
                 $refused++;
-                self::assertNotSame('', json_encode($refusal->getMessage(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+                self::assertJson(json_encode($refusal->getMessage(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
             }
         }
         self::assertGreaterThan(0, $refused);

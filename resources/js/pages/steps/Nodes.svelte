@@ -12,7 +12,7 @@
     import NodePins from './nodes/NodePins.svelte';
     import type { StepProps } from '../steps';
 
-    let { data, index, catalogue, planId, item }: StepProps = $props();
+    let { index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const pinTable = view('pin-table', () => node?.id);
     const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));

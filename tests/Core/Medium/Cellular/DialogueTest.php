@@ -54,7 +54,7 @@ final class DialogueTest extends CoreTestCase
         self::assertSame([['to' => '+442079460321', 'text' => 'Gate is open']], $standin->sentTexts());
         $standin->hear("AT+CMGS=\"+442079460321\"\r");
         self::assertSame("\r\nOK\r\n", $standin->hear("never mind\x1B"));
-        self::assertCount(1, $standin->sentTexts());
+        self::assertNotContains('never mind', array_column($standin->sentTexts(), 'text'));
     }
 
     public function test_an_unknown_command_and_rubbish_are_errors_and_harm_nothing(): void

@@ -25,11 +25,6 @@ final class PacketRulesTest extends CoreTestCase
     /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> rule, plan, titles */
     public static function cases(): iterable
     {
-        /** @var Closure(array<string, bool|int|string|null>, array<string, bool|int|string|null>, array<string, bool|int|string|null>): Sketch $air */
-        $air = static fn (array $link = [], array $hand = [], array $board = []): Sketch => self::pair()
-            ->link('l', 'Air', 'packet-radio', ['channel' => 80, ...$link])
-            ->join('l', 'hand', Role::Sends, 'hand-radio', ['retryDelayUs' => 500, ...$hand])
-            ->join('l', 'board', Role::Receives, 'board-radio', $board);
         $second = static fn (Sketch $s, array $settings = []): Sketch => $s
             ->node('hand2', 'Second', NodeKind::Handset, null, '8bit-5v-20io')->module('hand2-radio', 'hand2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
             ->join('l', 'hand2', Role::Sends, 'hand2-radio', $settings);
@@ -37,139 +32,139 @@ final class PacketRulesTest extends CoreTestCase
             ->node('board2', 'Twin', NodeKind::Controller, null, '8bit-5v-20io')->module('board2-radio', 'board2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
             ->join('l', 'board2', Role::Receives, 'board2-radio', [], $deliberate);
 
-        yield 'ends agree' => ['packet-ends-disagree', static fn (): Sketch => $air([], ['rateKbps' => 250]), []];
+        yield 'ends agree' => ['packet-ends-disagree', static fn (): Sketch => self::air([], ['rateKbps' => 250]), []];
         foreach (['channel' => [76, 'channel'], 'rateKbps' => [1000, 'data rate'], 'addressBytes' => [3, 'address width'], 'payloadBytes' => [16, 'payload length'], 'crcBytes' => [1, 'CRC'], 'acknowledge' => [false, 'acknowledge']] as $setting => [$value, $words]) {
             yield "ends disagree on {$setting}" => [
                 'packet-ends-disagree',
-                static fn (): Sketch => $air([], [], [$setting => $value]),
+                static fn (): Sketch => self::air([], [], [$setting => $value]),
                 ["Two ends disagree on {$words}"],
             ];
         }
 
         yield 'no channel' => [
             'packet-setting-missing',
-            static fn (): Sketch => $air(['channel' => null])->address('l', 'board', 1, 'C2F19A4701'),
+            static fn (): Sketch => self::air(['channel' => null])->address('l', 'board', 1, 'C2F19A4701'),
             ['Air has no channel yet'],
         ];
         yield 'no address' => [
             'packet-setting-missing',
-            static fn (): Sketch => $air(),
+            static fn (): Sketch => self::air(),
             ['Board has no address on Air yet'],
         ];
         yield 'no retry delay' => [
             'packet-setting-missing',
-            static fn (): Sketch => $air([], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'),
+            static fn (): Sketch => self::air([], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'),
             ['Hand has no retry delay on Air yet'],
         ];
         yield 'no retry delay, none needed' => [
             'packet-setting-missing',
-            static fn (): Sketch => $air(['acknowledge' => false], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'),
+            static fn (): Sketch => self::air(['acknowledge' => false], ['retryDelayUs' => null])->address('l', 'board', 1, 'C2F19A4701'),
             [],
         ];
 
         foreach ([[0, 250, true], [1, 250, false], [83, 250, false], [84, 250, true], [83, 1000, false], [82, 2000, false], [83, 2000, true], [125, 1000, true]] as [$channel, $rate, $outside]) {
             yield "channel {$channel} at {$rate} kbit/s" => [
                 'packet-channel-outside-band',
-                static fn (): Sketch => $air(['channel' => $channel, 'rateKbps' => $rate]),
+                static fn (): Sketch => self::air(['channel' => $channel, 'rateKbps' => $rate]),
                 $outside ? ["Channel {$channel} lies outside the band"] : [],
             ];
         }
 
         yield 'two links well apart' => [
             'packet-links-too-close',
-            static fn (): Sketch => $air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 82, 'rateKbps' => 1000]),
+            static fn (): Sketch => self::air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 82, 'rateKbps' => 1000]),
             [],
         ];
         yield 'two links one apart at 1 Mbit/s' => [
             'packet-links-too-close',
-            static fn (): Sketch => $air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 81, 'rateKbps' => 1000]),
+            static fn (): Sketch => self::air(['rateKbps' => 1000])->link('m', 'Other', 'packet-radio', ['channel' => 81, 'rateKbps' => 1000]),
             ['Air and Other are 1 channel apart'],
         ];
         yield 'two links one apart at 250 kbit/s' => [
             'packet-links-too-close',
-            static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 81]),
+            static fn (): Sketch => self::air()->link('m', 'Other', 'packet-radio', ['channel' => 81]),
             [],
         ];
         yield 'two links three apart, one at 2 Mbit/s' => [
             'packet-links-too-close',
-            static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 77, 'rateKbps' => 2000]),
+            static fn (): Sketch => self::air()->link('m', 'Other', 'packet-radio', ['channel' => 77, 'rateKbps' => 2000]),
             ['Air and Other are 3 channels apart'],
         ];
         yield 'two links on one channel' => [
             'packet-links-too-close',
-            static fn (): Sketch => $air()->link('m', 'Other', 'packet-radio', ['channel' => 80]),
+            static fn (): Sketch => self::air()->link('m', 'Other', 'packet-radio', ['channel' => 80]),
             ['Air and Other share channel 80'],
         ];
 
-        yield 'plain at full power in Europe' => ['packet-power-over-limit', static fn (): Sketch => $air(), []];
-        yield 'check sum and acknowledge' => ['packet-acknowledge-without-crc', static fn (): Sketch => $air(), []];
+        yield 'plain at full power in Europe' => ['packet-power-over-limit', static fn (): Sketch => self::air(), []];
+        yield 'check sum and acknowledge' => ['packet-acknowledge-without-crc', static fn (): Sketch => self::air(), []];
         yield 'acknowledge without check sum' => [
             'packet-acknowledge-without-crc',
-            static fn (): Sketch => $air(['crcBytes' => 0]),
+            static fn (): Sketch => self::air(['crcBytes' => 0]),
             ['Air acknowledges, yet asks for no check sum'],
         ];
         yield 'neither' => [
             'packet-acknowledge-without-crc',
-            static fn (): Sketch => $air(['crcBytes' => 0, 'acknowledge' => false]),
+            static fn (): Sketch => self::air(['crcBytes' => 0, 'acknowledge' => false]),
             ['Air has no check sum'],
         ];
 
-        yield 'a payload of five' => ['packet-payload-too-short', static fn (): Sketch => $air(['payloadBytes' => 5]), []];
+        yield 'a payload of five' => ['packet-payload-too-short', static fn (): Sketch => self::air(['payloadBytes' => 5]), []];
         yield 'a payload of four' => [
             'packet-payload-too-short',
-            static fn (): Sketch => $air(['payloadBytes' => 4]),
+            static fn (): Sketch => self::air(['payloadBytes' => 4]),
             ['A payload of 4 bytes does not hold the frame'],
         ];
         yield 'a payload of three without sender' => [
             'packet-payload-too-short',
-            static fn (): Sketch => $air(['payloadBytes' => 3, 'senderId' => false]),
+            static fn (): Sketch => self::air(['payloadBytes' => 3, 'senderId' => false]),
             [],
         ];
 
         yield 'an address of the right width' => [
             'packet-address-malformed',
-            static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701'),
+            static fn (): Sketch => self::air()->address('l', 'board', 1, 'C2F19A4701'),
             [],
         ];
         yield 'an address of another width' => [
             'packet-address-malformed',
-            static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A'),
+            static fn (): Sketch => self::air()->address('l', 'board', 1, 'C2F19A'),
             ['C2F19A is no 5-byte address'],
         ];
         yield 'an address of no digits' => [
             'packet-address-malformed',
-            static fn (): Sketch => $air()->address('l', 'board', 1, 'hello'),
+            static fn (): Sketch => self::air()->address('l', 'board', 1, 'hello'),
             ['hello is no 5-byte address'],
         ];
 
         yield 'a poor address' => [
             'packet-poor-address',
-            static fn (): Sketch => $air()->address('l', 'board', 1, '5555555555'),
+            static fn (): Sketch => self::air()->address('l', 'board', 1, '5555555555'),
             ['55 55 55 55 55 is a poor address'],
         ];
         yield 'a good address' => [
             'packet-poor-address',
-            static fn (): Sketch => $air()->address('l', 'board', 1, 'C2F19A4701'),
+            static fn (): Sketch => self::air()->address('l', 'board', 1, 'C2F19A4701'),
             [],
         ];
 
         yield 'two bits apart' => [
             'packet-addresses-too-alike',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board2', 1, 'C2F19A4702'),
             [],
         ];
         yield 'one bit apart' => [
             'packet-addresses-too-alike',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board2', 1, 'C2F19A4703'),
             ['Board and Twin differ in one address bit'],
         ];
         yield 'one bit apart, digits alone' => [
             'packet-addresses-too-alike',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, '1234567801')
                 ->address('l', 'board2', 1, '1234567800'),
             ['Twin and Board differ in one address bit'],
@@ -177,28 +172,28 @@ final class PacketRulesTest extends CoreTestCase
 
         yield 'an address of its own' => [
             'packet-shared-address',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board2', 1, 'C2F19A4702'),
             [],
         ];
         yield 'shared, acknowledged' => [
             'packet-shared-address',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board2', 1, 'C2F19A4701'),
             ['Board and Twin answer on one address'],
         ];
         yield 'shared, not acknowledged' => [
             'packet-shared-address',
-            static fn (): Sketch => $other($air(['acknowledge' => false]))
+            static fn (): Sketch => $other(self::air(['acknowledge' => false]))
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board2', 1, 'C2F19A4701'),
             ['Board and Twin listen on one address'],
         ];
         yield 'shared, on two channels' => [
             'packet-shared-address',
-            static fn (): Sketch => $other($air())
+            static fn (): Sketch => $other(self::air())
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->link('m', 'Far', 'packet-radio', ['channel' => 20])
                 ->join('m', 'board2', Role::Receives)
@@ -208,28 +203,28 @@ final class PacketRulesTest extends CoreTestCase
 
         yield 'pipes that begin alike' => [
             'packet-pipe-prefix-broken',
-            static fn (): Sketch => $air()
+            static fn (): Sketch => self::air()
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board', 2, 'C2F19A4702'),
             [],
         ];
         yield 'pipe 2 that begins otherwise' => [
             'packet-pipe-prefix-broken',
-            static fn (): Sketch => $air()
+            static fn (): Sketch => self::air()
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board', 2, 'D2F19A4702'),
             ['Pipe 2 of Board cannot have that address'],
         ];
         yield 'pipe 0, free-standing' => [
             'packet-pipe-prefix-broken',
-            static fn (): Sketch => $air()
+            static fn (): Sketch => self::air()
                 ->address('l', 'board', 1, 'C2F19A4701')
                 ->address('l', 'board', 0, 'D2F19A4702'),
             [],
         ];
 
-        yield 'the sixth pipe' => ['packet-pipe-impossible', static fn (): Sketch => $air()->address('l', 'board', 5, 'C2F19A4701'), []];
-        yield 'a seventh pipe' => ['packet-pipe-impossible', static fn (): Sketch => $air()->address('l', 'board', 6, 'C2F19A4701'), ['Board has no pipe 6']];
+        yield 'the sixth pipe' => ['packet-pipe-impossible', static fn (): Sketch => self::air()->address('l', 'board', 5, 'C2F19A4701'), []];
+        yield 'a seventh pipe' => ['packet-pipe-impossible', static fn (): Sketch => self::air()->address('l', 'board', 6, 'C2F19A4701'), ['Board has no pipe 6']];
 
         foreach ([[6, false, []], [7, false, ['7 senders for the six pipes of Board']], [7, true, []]] as [$senders, $senderId, $titles]) {
             yield "{$senders} senders".($senderId ? ' that say who they are' : '') => [
@@ -241,43 +236,43 @@ final class PacketRulesTest extends CoreTestCase
 
         yield 'a delay that suffices' => [
             'packet-retry-delay-too-short',
-            static fn (): Sketch => $air([], ['retryDelayUs' => 500]),
+            static fn (): Sketch => self::air([], ['retryDelayUs' => 500]),
             [],
         ];
         yield 'a 250 kbit/s acknowledge does not fit a 250 µs retry delay' => [
             'packet-retry-delay-too-short',
-            static fn (): Sketch => $air([], ['retryDelayUs' => 250]),
+            static fn (): Sketch => self::air([], ['retryDelayUs' => 250]),
             ['Retry delay too short for the acknowledge'],
         ];
         yield 'at 1 Mbit/s it does' => [
             'packet-retry-delay-too-short',
-            static fn (): Sketch => $air(['rateKbps' => 1000], ['retryDelayUs' => 250]),
+            static fn (): Sketch => self::air(['rateKbps' => 1000], ['retryDelayUs' => 250]),
             [],
         ];
         yield 'a delay that is no step' => [
             'packet-retry-delay-too-short',
-            static fn (): Sketch => $air([], ['retryDelayUs' => 600]),
+            static fn (): Sketch => self::air([], ['retryDelayUs' => 600]),
             ['600 µs is no step of the retry delay'],
         ];
         yield 'no acknowledge, no matter' => [
             'packet-retry-delay-too-short',
-            static fn (): Sketch => $air(['acknowledge' => false], ['retryDelayUs' => 250]),
+            static fn (): Sketch => self::air(['acknowledge' => false], ['retryDelayUs' => 250]),
             [],
         ];
 
         yield 'delays that differ enough' => [
             'packet-retry-delays-equal',
-            static fn (): Sketch => $second($air(), ['retryDelayUs' => 750]),
+            static fn (): Sketch => $second(self::air(), ['retryDelayUs' => 750]),
             [],
         ];
         yield 'equal delays' => [
             'packet-retry-delays-equal',
-            static fn (): Sketch => $second($air(), ['retryDelayUs' => 500]),
+            static fn (): Sketch => $second(self::air(), ['retryDelayUs' => 500]),
             ['Hand and Second retry in step'],
         ];
         yield 'delays that differ too little for long frames' => [
             'packet-retry-delays-equal',
-            static fn (): Sketch => $second($air(['payloadBytes' => 32]), ['retryDelayUs' => 750]),
+            static fn (): Sketch => $second(self::air(['payloadBytes' => 32]), ['retryDelayUs' => 750]),
             ['Hand and Second retry almost in step'],
         ];
 
@@ -288,17 +283,17 @@ final class PacketRulesTest extends CoreTestCase
             ->hop("k o {$action->value}", 'l', 'hand', 'board', 1);
         yield 'a toggle, acknowledged' => [
             'packet-toggle-unacknowledged',
-            static fn (): Sketch => $routed($air(), Action::Toggle),
+            static fn (): Sketch => $routed(self::air(), Action::Toggle),
             [],
         ];
         yield 'a toggle, unacknowledged' => [
             'packet-toggle-unacknowledged',
-            static fn (): Sketch => $routed($air(['acknowledge' => false]), Action::Toggle),
+            static fn (): Sketch => $routed(self::air(['acknowledge' => false]), Action::Toggle),
             ['A toggle goes over a link that does not acknowledge'],
         ];
         yield 'on, unacknowledged' => [
             'packet-toggle-unacknowledged',
-            static fn (): Sketch => $routed($air(['acknowledge' => false]), Action::On),
+            static fn (): Sketch => $routed(self::air(['acknowledge' => false]), Action::On),
             [],
         ];
     }
@@ -390,5 +385,20 @@ final class PacketRulesTest extends CoreTestCase
         self::assertSame(['Pipe 1 of Board has two addresses'], array_map(static fn (Finding $finding): string => $finding->title, $found));
         self::assertNotNull($found[0]->fix);
         self::assertSame([], self::found($editor->apply($plan, $found[0]->fix->operations)->plan, 'packet-pipe-impossible'));
+    }
+
+    /**
+     * A pair on packet radio, sound but for what is said.
+     *
+     * @param  array<string, bool|int|string|null>  $link
+     * @param  array<string, bool|int|string|null>  $hand
+     * @param  array<string, bool|int|string|null>  $board
+     */
+    private static function air(array $link = [], array $hand = [], array $board = []): Sketch
+    {
+        return self::pair()
+            ->link('l', 'Air', 'packet-radio', ['channel' => 80, ...$link])
+            ->join('l', 'hand', Role::Sends, 'hand-radio', ['retryDelayUs' => 500, ...$hand])
+            ->join('l', 'board', Role::Receives, 'board-radio', $board);
     }
 }
