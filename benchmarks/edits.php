@@ -60,6 +60,6 @@ function broadEdits(Plan $plan): array
     return [
         'link' => [Operation::change(ThingKind::Link, $links[0]->id, ['name' => 'Other'])],
         'gateway' => [Operation::change(ThingKind::Node, $nodes[0]->id, ['name' => 'Other'])],
-        'plan' => [Operation::changeParticulars($plan->particulars->id, ['busyWifi' => [13]])],
+        'plan' => [Operation::changeProperties($plan->properties->id, ['busyWifi' => [13]])],
     ];
 }

@@ -13,7 +13,7 @@ use Rundfunk\Learn\CodeSet;
 use Rundfunk\Learn\LearnedRow;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
-use Rundfunk\Plan\Particulars;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Schema;
@@ -52,8 +52,8 @@ final class Components
             $schemas[$name] = self::whole($kind->shape()->schema());
             $lists[$kind->plural()] = Schema::listOf(Schema::ref($name));
         }
-        $schemas['Particulars'] = self::whole(Particulars::shape()->schema());
-        $schemas['PlanDocument'] = Schema::object(['format' => Schema::whole(), 'plan' => Schema::ref('Particulars'), ...$lists]);
+        $schemas['PlanProperties'] = self::whole(PlanProperties::shape()->schema());
+        $schemas['PlanDocument'] = Schema::object(['format' => Schema::whole(), 'plan' => Schema::ref('PlanProperties'), ...$lists]);
 
         return $schemas;
     }
@@ -176,7 +176,7 @@ final class Components
         }
 
         return Schema::object([
-            'from' => Schema::whole(), 'version' => Schema::whole(), 'plan' => Schema::ref('Particulars'), 'things' => Schema::object($things),
+            'from' => Schema::whole(), 'version' => Schema::whole(), 'plan' => Schema::ref('PlanProperties'), 'things' => Schema::object($things),
             'findings' => Schema::object(['put' => Schema::listOf(Schema::ref('Finding')), 'gone' => Schema::listOf(Schema::text()), 'order' => Schema::listOf(Schema::text())]),
             'views' => ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::ref('ShownPart'))],
             'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),

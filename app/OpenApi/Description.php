@@ -24,7 +24,14 @@ final class Description
         if (! is_array($document)) {
             throw new LogicException('The controllers describe nothing.');
         }
-        $document['components'] = ['schemas' => Components::of($knowledge->media, $views)];
+        $refusal = ['content' => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/Refusal']]]];
+        $document['components'] = [
+            'schemas' => Components::of($knowledge->media, $views),
+            'responses' => [
+                'NotSignedIn' => ['description' => 'Not signed in', ...$refusal],
+                'NoSuchPlan' => ['description' => 'No such plan of yours', ...$refusal],
+            ],
+        ];
 
         return $document;
     }

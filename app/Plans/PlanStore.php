@@ -15,8 +15,8 @@ use Rundfunk\Format\SettingShapes;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Uid\Ulid;
@@ -60,7 +60,7 @@ final readonly class PlanStore
         foreach (ThingKind::cases() as $kind) {
             $things[$kind->value] = $this->things($record, $kind, $things[ThingKind::Link->value] ?? []);
         }
-        $plan = new Plan(new Particulars($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
+        $plan = new Plan(new PlanProperties($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
         return new LoadedPlan($record, $plan, $record->version, $this->findings($record, $plan));
     }
@@ -69,16 +69,16 @@ final readonly class PlanStore
     public function create(User $user, Plan $plan, ?string $name = null): PlanRecord
     {
         return Transaction::of(function () use ($user, $plan, $name): PlanRecord {
-            $particulars = $plan->particulars;
-            $taken = PlanRecord::withTrashed()->whereKey($particulars->id)->exists();
+            $properties = $plan->properties;
+            $taken = PlanRecord::withTrashed()->whereKey($properties->id)->exists();
             $record = PlanRecord::query()->create([
-                'id' => $taken ? (string) new Ulid : $particulars->id,
+                'id' => $taken ? (string) new Ulid : $properties->id,
                 'user_id' => $user->id,
                 'version' => 1,
-                'name' => $name ?? $particulars->name,
-                'region' => $particulars->region,
-                'busy_wifi' => $particulars->busyWifi,
-                'note' => $particulars->note,
+                'name' => $name ?? $properties->name,
+                'region' => $properties->region,
+                'busy_wifi' => $properties->busyWifi,
+                'note' => $properties->note,
                 // A plan that is never edited bears a stamp too, so that what is found in it need be worked out only once.
                 'stamps' => [self::FINDINGS => (string) new Ulid],
             ]);
@@ -93,15 +93,15 @@ final readonly class PlanStore
     /** Within the caller's transaction: writes what an edit touched, the new version and its findings. */
     public function save(PlanRecord $record, Edited $edited, Findings $findings): void
     {
-        $particulars = $edited->plan->particulars;
+        $properties = $edited->plan->properties;
         $fresh = $this->freshStamps($record, $edited);
         $record->fill([
             'version' => $record->version + 1,
             'stamps' => [...$record->stamps ?? [], ...$fresh],
-            'name' => $particulars->name,
-            'region' => $particulars->region,
-            'busy_wifi' => $particulars->busyWifi,
-            'note' => $particulars->note,
+            'name' => $properties->name,
+            'region' => $properties->region,
+            'busy_wifi' => $properties->busyWifi,
+            'note' => $properties->note,
         ])->save();
         foreach (ThingKind::cases() as $kind) {
             $things = array_map(static fn (string $id): ?Thing => $edited->plan->find($kind, $id), $edited->touched[$kind->value] ?? []);

@@ -25,7 +25,7 @@ final class ChangesView
         return [
             'from' => $kept->from,
             'version' => $kept->after->version,
-            'plan' => $plan->particulars->values(),
+            'plan' => $plan->properties->values(),
             'things' => self::things($kept->edited),
             'findings' => $kept->after->findings->since($kept->before),
             'views' => (object) $views->after($kept->edited, $onScreen),

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk;
 
+use Rundfunk\Arbitration\Rule\AllOffMisses;
+use Rundfunk\Arbitration\Rule\OffForGood;
+use Rundfunk\Arbitration\Rule\PrecedenceIdle;
+use Rundfunk\Arbitration\Rule\RoutesFight;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposes;
 use Rundfunk\Calculator\Calculators;
@@ -14,10 +18,6 @@ use Rundfunk\Check\HasRules;
 use Rundfunk\Check\Rulebook;
 use Rundfunk\Links\Rule\EndpointWithoutModule;
 use Rundfunk\Links\Step\AttachmentStep;
-use Rundfunk\Masters\Rule\AllOffMisses;
-use Rundfunk\Masters\Rule\OffForGood;
-use Rundfunk\Masters\Rule\PrecedenceIdle;
-use Rundfunk\Masters\Rule\RoutesFight;
 use Rundfunk\Medium\Cellular\Cellular;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Ip\Ip;

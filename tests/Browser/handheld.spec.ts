@@ -208,7 +208,7 @@ test.describe('calculators', () => {
         await register(page);
         await open(page, 'linden-hollow');
         await page.getByRole('link', { name: 'Calculators' }).click();
-        await page.getByRole('link', { name: 'How long a fixed code is on the air' }).click();
+        await page.getByRole('link', { name: 'On-off keying: frame time' }).click();
         await page.getByRole('textbox', { name: 'Repeats' }).fill('6');
         await page.getByRole('textbox', { name: 'Repeats' }).press('Enter');
         // 6 · (24 · 4 + 32) · 350 µs = 268.8 ms

@@ -15,8 +15,8 @@ final class AssignController
 {
     #[OA\Get(path: '/api/plans/{plan}/assignment', operationId: 'assignment', summary: 'What Assign proposes', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'Proposals, in the order in which they must be applied', content: new OA\JsonContent(ref: '#/components/schemas/Assignment')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
     public function __invoke(Request $request, PlanStore $store, Assigner $assigner, string $plan): JsonResponse
     {

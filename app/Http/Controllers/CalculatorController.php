@@ -19,7 +19,7 @@ final class CalculatorController
 {
     #[OA\Get(path: '/api/calculators', operationId: 'calculators', summary: 'The calculators, by topic', responses: [
         new OA\Response(response: 200, description: 'All of them', content: new OA\JsonContent(ref: '#/components/schemas/Calculators')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
     ])]
     public function index(Calculators $calculators): JsonResponse
     {
@@ -28,7 +28,7 @@ final class CalculatorController
 
     #[OA\Post(path: '/api/calculators/{name}', operationId: 'calculate', summary: 'Work out one formula', parameters: [new OA\Parameter(name: 'name', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Given')), responses: [
         new OA\Response(response: 200, description: 'The result', content: new OA\JsonContent(ref: '#/components/schemas/Worked')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such calculator', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
     ])]

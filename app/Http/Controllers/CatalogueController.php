@@ -14,7 +14,7 @@ final class CatalogueController
 {
     #[OA\Get(path: '/api/catalogue', operationId: 'catalogue', summary: 'Boards, modules, regions and media', responses: [
         new OA\Response(response: 200, description: 'All of it', content: new OA\JsonContent(ref: '#/components/schemas/Catalogue')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
     ])]
     public function __invoke(Knowledge $knowledge): JsonResponse
     {

@@ -27,8 +27,8 @@ final class EditController
 
     #[OA\Post(path: '/api/plans/{plan}/operations', operationId: 'edit', summary: 'Change a plan: all the operations or none', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Edit')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Made against an older version', content: new OA\JsonContent(ref: '#/components/schemas/Stale')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
     ])]
@@ -43,8 +43,8 @@ final class EditController
 
     #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
         new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Nothing to undo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function undo(Request $request, string $plan): JsonResponse
@@ -58,8 +58,8 @@ final class EditController
 
     #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
         new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Nothing to redo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function redo(Request $request, string $plan): JsonResponse
@@ -73,8 +73,8 @@ final class EditController
 
     #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'Newest first, at most 200', content: new OA\JsonContent(ref: '#/components/schemas/History')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
     public function history(Request $request, string $plan): JsonResponse
     {

@@ -23,7 +23,7 @@ final class LearnController
 
     #[OA\Post(path: '/api/plans/{plan}/nodes/{node}/learn', operationId: 'learn', summary: 'What a capture or a keymap says', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Lesson')), responses: [
         new OA\Response(response: 200, description: 'A row a press or key', content: new OA\JsonContent(ref: '#/components/schemas/Learned')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
     ])]

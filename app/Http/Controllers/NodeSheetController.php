@@ -29,7 +29,7 @@ final class NodeSheetController
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/sheet', operationId: 'nodeSheet', summary: 'Wiring table and header of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: '#/components/schemas/NodeSheet')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function show(Request $request, string $plan, string $node): JsonResponse
@@ -49,7 +49,7 @@ final class NodeSheetController
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/header', operationId: 'nodeHeader', summary: 'The C header of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'C99', content: new OA\MediaType(mediaType: 'text/x-c', schema: new OA\Schema(type: 'string'))),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function header(Request $request, string $plan, string $node): Response
@@ -62,7 +62,7 @@ final class NodeSheetController
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/artefacts/{artefact}', operationId: 'nodeArtefact', summary: 'A file that a link has for a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'artefact', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'The file', content: new OA\MediaType(mediaType: 'text/plain', schema: new OA\Schema(type: 'string'))),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan, node or file of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function artefact(Request $request, string $plan, string $node, string $artefact): Response
@@ -75,7 +75,7 @@ final class NodeSheetController
 
     #[OA\Get(path: '/api/plans/{plan}/nodes/{node}/wiring.csv', operationId: 'nodeWiring', summary: 'The wiring table of a node', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'RFC 4180', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function wiring(Request $request, string $plan, string $node): Response

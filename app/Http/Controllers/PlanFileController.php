@@ -25,19 +25,19 @@ final class PlanFileController
 
     #[OA\Get(path: '/api/plans/{plan}/file', operationId: 'exportPlan', summary: 'The plan as a file', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'A plan file', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(ref: '#/components/schemas/PlanDocument'))),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
-        new OA\Response(response: 404, description: 'No such plan of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
     public function export(Request $request, string $plan): Response
     {
         $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
 
-        return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->particulars->name, '-', 'en').'.json');
+        return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->properties->name, '-', 'en').'.json');
     }
 
     #[OA\Post(path: '/api/plans/import', operationId: 'importPlan', summary: 'Make a plan from a file', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDocument')), responses: [
         new OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 422, description: 'Refused whole', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
         new OA\Response(response: 429, description: 'Too many tries', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]

@@ -65,7 +65,7 @@ final class SessionController
 
     #[OA\Delete(path: '/api/session', operationId: 'signOut', summary: 'Sign out', responses: [
         new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
     ])]
     public function signOut(Request $request): JsonResponse
     {

@@ -25,7 +25,7 @@ final class SetController
 
     #[OA\Post(path: '/api/plans/{plan}/nodes/{node}/set', operationId: 'layOutSet', summary: 'A set of functions and codes, laid out as a grid', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SetOrder')), responses: [
         new OA\Response(response: 200, description: 'Every code of it, and the edit that would add them', content: new OA\JsonContent(ref: '#/components/schemas/CodeSet')),
-        new OA\Response(response: 401, description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, description: 'No such plan or node of yours', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
     ])]

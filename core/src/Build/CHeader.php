@@ -34,7 +34,7 @@ final readonly class CHeader
         $board = $this->knowledge->catalogue->boardOf($node);
         $lines = [
             '/*',
-            ' * '.CNames::comment("{$node->name}, of the plan \"{$plan->particulars->name}\""),
+            ' * '.CNames::comment("{$node->name}, of the plan \"{$plan->properties->name}\""),
             ' * '.CNames::comment('Board: '.($board->name ?? 'none chosen yet')),
             ' * Made by Rundfunk from the plan. Change the plan and export again; do not change this file.',
             ' */',

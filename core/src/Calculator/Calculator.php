@@ -14,7 +14,11 @@ interface Calculator
 
     public function topic(): string;
 
+    /** What people search for: "SMS length". */
     public function title(): string;
+
+    /** The same in plain words: "How many texts a text is". */
+    public function plainly(): string;
 
     public function formula(): string;
 

@@ -70,7 +70,7 @@ final readonly class Catalogue
 
     public function regionOf(Plan $plan): Region
     {
-        $key = $plan->particulars->region;
+        $key = $plan->properties->region;
 
         return $this->regions[$key] ?? throw NotInCatalogue::region($key);
     }

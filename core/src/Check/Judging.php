@@ -51,7 +51,7 @@ final class Judging
             $this->ask(HopRule::class, Hop::class, $those, static fn (HopRule $rule, Hop $hop): iterable => ($leg = $look->leg($hop)) === null ? [] : $rule->check($leg, $look), $medium);
         }
         foreach ($this->rules->judging(PlanRule::class) as [$rule]) {
-            $this->keep($this->rules->finds($rule), $look->plan->particulars->id, $rule->check($look));
+            $this->keep($this->rules->finds($rule), $look->plan->properties->id, $rule->check($look));
         }
 
         return new Findings($this->found);

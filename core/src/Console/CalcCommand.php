@@ -63,7 +63,7 @@ final class CalcCommand extends Command
     private static function listed(Calculators $calculators): string
     {
         return implode("\n", array_map(
-            static fn (Calculator $calculator): string => str_pad($calculator->name(), 24).' '.implode(' ', array_map(static fn (Quantity $input): string => $input->required ? $input->name : "[{$input->name}]", $calculator->inputs()))."\n".str_repeat(' ', 25).$calculator->title(),
+            static fn (Calculator $calculator): string => str_pad($calculator->name(), 24).' '.implode(' ', array_map(static fn (Quantity $input): string => $input->required ? $input->name : "[{$input->name}]", $calculator->inputs()))."\n".str_repeat(' ', 25)."{$calculator->title()}: ".lcfirst($calculator->plainly()),
             $calculators->all(),
         ));
     }

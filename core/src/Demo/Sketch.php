@@ -11,9 +11,9 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
-use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\ThingKind;
@@ -30,7 +30,7 @@ final class Sketch
     /** @param  list<int>  $busyWifi */
     public function __construct(private readonly string $seed, string $name, private readonly Assigner $assigner, string $region = 'eu', array $busyWifi = [], string $note = '')
     {
-        $this->draft = new PlanDraft(new Particulars(DerivedId::of('plan', $seed), $name, $region, $busyWifi, $note));
+        $this->draft = new PlanDraft(new PlanProperties(DerivedId::of('plan', $seed), $name, $region, $busyWifi, $note));
     }
 
     public function id(string $key): string

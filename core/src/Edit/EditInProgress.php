@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rundfunk\Edit;
 
 use Rundfunk\Plan\Operation;
-use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Tie;
@@ -41,11 +41,11 @@ final class EditInProgress
     }
 
     /** @param  list<string>  $fields */
-    public function changeParticulars(Particulars $new, array $fields): void
+    public function changeProperties(PlanProperties $new, array $fields): void
     {
-        $old = $this->draft->particulars;
-        $this->inverse[] = Operation::changeParticulars($old->id, array_intersect_key($old->values(), array_flip($fields)));
-        $this->draft->particulars = $new;
+        $old = $this->draft->properties;
+        $this->inverse[] = Operation::changeProperties($old->id, array_intersect_key($old->values(), array_flip($fields)));
+        $this->draft->properties = $new;
         $this->touched['plan'][$old->id] = true;
     }
 

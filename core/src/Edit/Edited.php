@@ -41,7 +41,7 @@ final class Edited
         return $this->impact ??= Impact::of($this);
     }
 
-    public function touchesParticulars(): bool
+    public function touchesProperties(): bool
     {
         return isset($this->touched['plan']);
     }

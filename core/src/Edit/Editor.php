@@ -40,7 +40,7 @@ final readonly class Editor
         foreach ($operations as $operation) {
             $place = '/operations/'.$index++;
             match (true) {
-                $operation->kind === null => $this->changeParticulars($operation, $place, $work, $problems),
+                $operation->kind === null => $this->changeProperties($operation, $place, $work, $problems),
                 $operation->op === OperationKind::Add => $this->add($operation->kind, $operation, $place, $work, $problems),
                 $operation->op === OperationKind::Change => $this->change($operation->kind, $operation, $place, $work, $problems),
                 default => $this->remove($operation->kind, $operation, $place, $work, $problems),
@@ -51,17 +51,17 @@ final readonly class Editor
         return $work->done();
     }
 
-    private function changeParticulars(Operation $operation, string $place, EditInProgress $work, Problems $problems): void
+    private function changeProperties(Operation $operation, string $place, EditInProgress $work, Problems $problems): void
     {
-        $old = $work->draft->particulars;
+        $old = $work->draft->properties;
         if ($operation->id !== $old->id || array_key_exists('id', $operation->values)) {
             $problems->add($place.'/id', 'is not the id of this plan, which cannot change');
 
             return;
         }
-        $new = $this->things->readParticulars([...$old->values(), ...$operation->values], $place.'/values', $problems);
+        $new = $this->things->readProperties([...$old->values(), ...$operation->values], $place.'/values', $problems);
         if ($new !== null) {
-            $work->changeParticulars($new, array_keys($operation->values));
+            $work->changeProperties($new, array_keys($operation->values));
         }
     }
 

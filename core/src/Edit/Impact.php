@@ -30,7 +30,7 @@ final readonly class Impact
         foreach ($edited->kinds() as $kind) {
             $gone[$kind->value] = array_values(array_filter($edited->touched[$kind->value], static fn (string $id): bool => $edited->plan->find($kind, $id) === null));
         }
-        if ($edited->touchesParticulars()) {
+        if ($edited->touchesProperties()) {
             return new self($edited->plan, null, $gone);
         }
         $spread = new Spread($edited);

@@ -61,12 +61,12 @@ final readonly class PlanReader
         foreach (array_diff(array_map(strval(...), array_keys($raw)), $known) as $unknown) {
             $problems->add('/'.Problems::segment($unknown), 'is not a known field here');
         }
-        $particulars = $this->things->readParticulars($raw['plan'] ?? [], '/plan', $problems);
-        if ($particulars === null) {
+        $properties = $this->things->readProperties($raw['plan'] ?? [], '/plan', $problems);
+        if ($properties === null) {
             $problems->settle();
             throw PlanRefused::at('/plan', 'cannot be read');
         }
-        $draft = new PlanDraft($particulars);
+        $draft = new PlanDraft($properties);
         $seen = [];
         foreach (ThingKind::cases() as $kind) {
             $this->readKind($kind, $raw[$kind->plural()] ?? [], $draft, $problems, $seen);

@@ -8,8 +8,8 @@ use Rundfunk\Medium\Media;
 use Rundfunk\Medium\Medium;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\OutputKind;
-use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Schema;
 
@@ -56,7 +56,7 @@ final readonly class PlanSchema
             'type' => 'object',
             'properties' => [
                 'format' => ['const' => Plan::FORMAT],
-                'plan' => Particulars::shape()->schema(),
+                'plan' => PlanProperties::shape()->schema(),
                 ...$lists,
             ],
             'required' => ['format', 'plan'],

@@ -20,7 +20,7 @@ final readonly class PlanWriter
     /** @return array<string, mixed> */
     public function toArray(Plan $plan): array
     {
-        $document = ['format' => Plan::FORMAT, 'plan' => $plan->particulars->values()];
+        $document = ['format' => Plan::FORMAT, 'plan' => $plan->properties->values()];
         foreach (ThingKind::cases() as $kind) {
             $things = $plan->all($kind);
             ksort($things, SORT_STRING);

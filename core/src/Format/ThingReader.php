@@ -13,8 +13,8 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
-use Rundfunk\Plan\Particulars;
 use Rundfunk\Plan\PlanDraft;
+use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Ties;
@@ -54,19 +54,19 @@ final readonly class ThingReader
         return $problems->count() > $before ? null : $thing;
     }
 
-    public function readParticulars(mixed $raw, string $place, Problems $problems): ?Particulars
+    public function readProperties(mixed $raw, string $place, Problems $problems): ?PlanProperties
     {
         $before = $problems->count();
-        $values = Particulars::shape()->accept($raw, $place, $problems);
+        $values = PlanProperties::shape()->accept($raw, $place, $problems);
         if ($problems->count() > $before) {
             return null;
         }
-        $particulars = Particulars::from(new Values($values));
-        if (! $this->knowledge->catalogue->hasRegion($particulars->region)) {
-            $problems->add($place.'/region', "names no region of the catalogue: \"{$particulars->region}\"");
+        $properties = PlanProperties::from(new Values($values));
+        if (! $this->knowledge->catalogue->hasRegion($properties->region)) {
+            $problems->add($place.'/region', "names no region of the catalogue: \"{$properties->region}\"");
         }
 
-        return $particulars;
+        return $properties;
     }
 
     private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems): void

@@ -35,7 +35,7 @@ final readonly class Operation implements JsonSerializable
     }
 
     /** @param  array<string, mixed>  $values */
-    public static function changeParticulars(string $planId, array $values): self
+    public static function changeProperties(string $planId, array $values): self
     {
         return new self(OperationKind::Change, null, $planId, $values);
     }

@@ -33,13 +33,13 @@ final class Plan
     /**
      * @param  array<string, array<string, Thing>>  $things  by kind, then by id, in the plan's own order
      */
-    public function __construct(public readonly Particulars $particulars, private readonly array $things)
+    public function __construct(public readonly PlanProperties $properties, private readonly array $things)
     {
     }
 
-    public static function empty(Particulars $particulars): self
+    public static function empty(PlanProperties $properties): self
     {
-        return new self($particulars, []);
+        return new self($properties, []);
     }
 
     public function find(ThingKind $kind, string $id): ?Thing
@@ -180,7 +180,7 @@ final class Plan
 
     public function draft(): PlanDraft
     {
-        return new PlanDraft($this->particulars, $this->things);
+        return new PlanDraft($this->properties, $this->things);
     }
 
     /** @return list<Place> */

@@ -8,7 +8,7 @@ namespace Rundfunk\Plan;
 final class PlanDraft
 {
     /** @param  array<string, array<string, Thing>>  $things */
-    public function __construct(public Particulars $particulars, private array $things = [])
+    public function __construct(public PlanProperties $properties, private array $things = [])
     {
     }
 
@@ -40,6 +40,6 @@ final class PlanDraft
 
     public function plan(): Plan
     {
-        return new Plan($this->particulars, $this->things);
+        return new Plan($this->properties, $this->things);
     }
 }

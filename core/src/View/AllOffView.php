@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
+use Rundfunk\Arbitration\AllOff;
 use Rundfunk\Knowledge;
-use Rundfunk\Masters\AllOff;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\View\Shown\AllOffOutputs;

@@ -25,6 +25,7 @@ final readonly class CalculatorView
             'name' => $calculator->name(),
             'topic' => $calculator->topic(),
             'title' => $calculator->title(),
+            'plainly' => $calculator->plainly(),
             'formula' => $calculator->formula(),
             'source' => $calculator->source(),
             'inputs' => $calculator->inputs(),
@@ -43,7 +44,7 @@ final readonly class CalculatorView
         ]));
 
         return Schema::object([
-            'name' => Schema::text(), 'topic' => Schema::text(), 'title' => Schema::text(), 'formula' => Schema::text(), 'source' => Schema::text(),
+            'name' => Schema::text(), 'topic' => Schema::text(), 'title' => Schema::text(), 'plainly' => Schema::text(), 'formula' => Schema::text(), 'source' => Schema::text(),
             'inputs' => $quantities, 'outputs' => $quantities,
             'destination' => Schema::orNull(Schema::object(['medium' => Schema::text(), 'of' => Schema::oneOf('link', 'endpoint', 'keyCode'), 'settings' => Schema::listOf(Schema::object(['quantity' => Schema::text(), 'setting' => Schema::text()]))])),
         ]);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
+use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Standing;
+use Rundfunk\Arbitration\Turn;
 use Rundfunk\Knowledge;
-use Rundfunk\Masters\Arbiter;
-use Rundfunk\Masters\Standing;
-use Rundfunk\Masters\Turn;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;

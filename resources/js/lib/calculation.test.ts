@@ -17,6 +17,7 @@ const calculator = (name: string, topic: string, inputs: Quantity[] = []): Schem
     name,
     topic,
     title: name,
+    plainly: name,
     formula: '',
     source: '',
     inputs,

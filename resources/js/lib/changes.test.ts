@@ -49,7 +49,7 @@ test('findings that are new stand where the core puts them', () => {
     ]);
 });
 
-test('the plan’s own particulars are taken over, and what was held is left alone', () => {
+test('the plan’s own properties are taken over, and what was held is left alone', () => {
     const after = putInto(held, changes({ plan: { name: 'New' } }));
     expect(after.document.plan.name).toBe('New');
     expect(held.document.plan.name).toBe('Old');

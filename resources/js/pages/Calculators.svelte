@@ -93,6 +93,7 @@
     <main class="min-w-0 grow p-5">
         {#if chosen !== undefined}
             <h1>{chosen.title}</h1>
+            <p class="text-soft mt-0.5">{chosen.plainly}</p>
             <p class="mono bg-sheet border-rule mt-2 inline-block border-l-4 px-3 py-1.5">{chosen.formula}</p>
             <p class="text-soft mt-1 text-[14px]">{chosen.source}</p>
             <div class="mt-4 grid max-w-[1000px] gap-5 lg:grid-cols-2">

@@ -21,7 +21,8 @@ const quantity = (name: string, more: Partial<Schemas['Calculator']['inputs'][nu
 const calculator: Schemas['Calculator'] = {
     name: 'quarter-wave',
     topic: 'Antennas',
-    title: 'Length of a quarter-wave wire',
+    title: 'Quarter-wave antenna',
+    plainly: 'Length of a quarter-wave wire',
     formula: '0.95 · c / 4f',
     source: 'c / 4f',
     inputs: [

@@ -32,6 +32,7 @@ const calculator = (destination: Schemas['Calculator']['destination']): Schemas[
     name: 'some',
     topic: 'Topic',
     title: 'Some calculator',
+    plainly: 'What it is for',
     formula: '',
     source: '',
     inputs: [],

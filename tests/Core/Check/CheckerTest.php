@@ -73,7 +73,7 @@ final class CheckerTest extends CoreTestCase
                     }
                 }
             }
-            $edited = $editor->apply($plan, [Operation::changeParticulars($plan->particulars->id, ['busyWifi' => [13], 'region' => 'us'])]);
+            $edited = $editor->apply($plan, [Operation::changeProperties($plan->properties->id, ['busyWifi' => [13], 'region' => 'us'])]);
             self::assertEquals($checker->check($edited->plan), $checker->recheck($edited, $before));
         }
     }

@@ -46,7 +46,7 @@ final class EditorTest extends CoreTestCase
         $node = $plan->nodes()[0];
         $place = $plan->places()[0];
         $edited = self::editor()->apply($plan, [
-            Operation::changeParticulars($plan->particulars->id, ['name' => 'Other', 'busyWifi' => [3]]),
+            Operation::changeProperties($plan->properties->id, ['name' => 'Other', 'busyWifi' => [3]]),
             Operation::change(ThingKind::Node, $node->id, ['name' => 'One']),
             Operation::change(ThingKind::Node, $node->id, ['name' => 'Two', 'placeId' => null]),
             Operation::change(ThingKind::Link, $plan->links()[0]->id, ['settings' => ['channel' => 80]]),

@@ -80,7 +80,7 @@ final class ImpactTest extends CoreTestCase
     public function test_another_region_is_felt_everywhere(): void
     {
         $plan = self::farms();
-        $impact = self::edited($plan, Operation::changeParticulars($plan->particulars->id, ['region' => 'us']))->impact();
+        $impact = self::edited($plan, Operation::changeProperties($plan->properties->id, ['region' => 'us']))->impact();
         self::assertTrue($impact->isOnEverything());
         self::assertSame($plan->nodes(), $impact->on(Node::class));
     }

@@ -88,7 +88,7 @@ final class PlanReaderTest extends CoreTestCase
         yield 'nothing' => [static fn (): string => '', 'not JSON'];
         yield 'not UTF-8' => [static fn (): string => "{\"format\":1,\"x\":\"\xFF\"}", 'not JSON'];
         yield 'a hundred thousand nodes' => [
-            static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->particulars->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}',
+            static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->properties->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}',
             'at most 2000',
         ];
     }

@@ -57,7 +57,7 @@ final class PlanTest extends CoreTestCase
         $places = [new Place($ids[0], 'D', 2), new Place($ids[1], 'B', 1), new Place($ids[2], 'C', 1), new Place($ids[3], 'A', 0)];
         $expected = ['A', 'B', 'C', 'D'];
         foreach ([$places, array_reverse($places), [$places[3], $places[1], $places[2], $places[0]]] as $stored) {
-            $draft = new PlanDraft(self::pair()->plan()->particulars);
+            $draft = new PlanDraft(self::pair()->plan()->properties);
             array_map($draft->put(...), $stored);
             self::assertSame($expected, array_map(static fn (Place $place): string => $place->name, $draft->plan()->places()));
         }

@@ -52,7 +52,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
     public function test_another_region_changes_whatever_it_likes(): void
     {
         $plan = self::linden();
-        $this->same($plan, self::allShown($plan), Operation::changeParticulars($plan->particulars->id, ['region' => 'us', 'busyWifi' => [13]]));
+        $this->same($plan, self::allShown($plan), Operation::changeProperties($plan->properties->id, ['region' => 'us', 'busyWifi' => [13]]));
     }
 
     public function test_a_far_off_island_is_not_worked_out_again(): void

@@ -75,6 +75,6 @@ final readonly class IrEnd
     /** @return float metres on the axis; in direct sun half of that. Source: inverse square; the sun is common practice */
     public function reachM(int $thresholdUwM2, bool $sunlit): float
     {
-        return IrReach::distanceM($this->intensityMwSr, $thresholdUwM2 / 1000) / ($sunlit ? 2 : 1);
+        return IrRange::distanceM($this->intensityMwSr, $thresholdUwM2 / 1000) / ($sunlit ? 2 : 1);
     }
 }

@@ -36,7 +36,7 @@ final readonly class ThingDescription
             '@type' => 'Thing',
             'id' => "urn:rundfunk:node:{$node->id}",
             'title' => $node->name,
-            'description' => "{$node->name} of {$plan->particulars->name}",
+            'description' => "{$node->name} of {$plan->properties->name}",
             'securityDefinitions' => ['broker' => ['scheme' => 'basic', 'in' => 'header', 'description' => 'As the broker asks; nothing of it is kept in the plan.']],
             'security' => ['broker'],
         ];

@@ -100,6 +100,6 @@ final readonly class Topics
     {
         $root = IpSettings::of($link)->root;
 
-        return ($root === '' ? self::slug($plan->particulars->name) : $root).'/'.self::slug($node->name);
+        return ($root === '' ? self::slug($plan->properties->name) : $root).'/'.self::slug($node->name);
     }
 }

@@ -47,8 +47,8 @@ final readonly class PacketPanel implements DrawsPanel
 
         return [
             'channels' => ['from' => 0, 'to' => 125],
-            'legal' => $band === null ? null : self::legal($band, $region, new PacketSpectrum($band, $plan->particulars->busyWifi, $settings->rate)),
-            'wifi' => array_map(self::wifi(...), $plan->particulars->busyWifi),
+            'legal' => $band === null ? null : self::legal($band, $region, new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate)),
+            'wifi' => array_map(self::wifi(...), $plan->properties->busyWifi),
             'here' => $settings->channel,
             'freqMhz' => $settings->channel === null ? null : PacketSpectrum::frequencyMhz($settings->channel),
             'exchange' => self::exchange($settings),

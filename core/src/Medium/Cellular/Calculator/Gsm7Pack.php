@@ -24,6 +24,11 @@ final readonly class Gsm7Pack implements Calculator
 
     public function title(): string
     {
+        return 'GSM-7 packing';
+    }
+
+    public function plainly(): string
+    {
         return 'A text packed into septets';
     }
 

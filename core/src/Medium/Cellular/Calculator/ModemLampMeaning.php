@@ -24,6 +24,11 @@ final readonly class ModemLampMeaning implements Calculator
 
     public function title(): string
     {
+        return 'Modem status lamp';
+    }
+
+    public function plainly(): string
+    {
         return 'What a modem\'s lamp says';
     }
 

@@ -24,6 +24,11 @@ final readonly class ModemRegistration implements Calculator
 
     public function title(): string
     {
+        return 'Modem registration (CREG)';
+    }
+
+    public function plainly(): string
+    {
         return 'What a modem\'s registration figure means';
     }
 

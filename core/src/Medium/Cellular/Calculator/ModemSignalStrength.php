@@ -24,6 +24,11 @@ final readonly class ModemSignalStrength implements DrawsCurve
 
     public function title(): string
     {
+        return 'Modem signal (CSQ)';
+    }
+
+    public function plainly(): string
+    {
         return 'What a modem\'s signal figure means';
     }
 

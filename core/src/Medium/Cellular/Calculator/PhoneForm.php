@@ -23,6 +23,11 @@ final readonly class PhoneForm implements Calculator
 
     public function title(): string
     {
+        return 'Phone number (E.164)';
+    }
+
+    public function plainly(): string
+    {
         return 'A telephone number as the network knows it';
     }
 

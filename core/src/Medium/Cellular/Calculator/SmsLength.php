@@ -23,6 +23,11 @@ final readonly class SmsLength implements Calculator
 
     public function title(): string
     {
+        return 'SMS length';
+    }
+
+    public function plainly(): string
+    {
         return 'How many texts a text is';
     }
 

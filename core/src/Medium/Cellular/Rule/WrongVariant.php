@@ -19,7 +19,7 @@ final readonly class WrongVariant implements EndRule
 {
     public function check(End $end, Look $look): iterable
     {
-        $region = $look->plan->particulars->region;
+        $region = $look->plan->properties->region;
         $modem = Modem::of($look->plan, $end->endpoint, $look->catalogue);
         if ($modem === null) {
             return [];

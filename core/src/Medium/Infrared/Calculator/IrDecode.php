@@ -28,6 +28,11 @@ final readonly class IrDecode implements FitsPlans
 
     public function title(): string
     {
+        return 'Infrared: decode';
+    }
+
+    public function plainly(): string
+    {
         return 'What marks and spaces say';
     }
 

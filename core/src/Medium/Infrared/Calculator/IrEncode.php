@@ -27,6 +27,11 @@ final readonly class IrEncode implements FitsPlans
 
     public function title(): string
     {
+        return 'Infrared: encode';
+    }
+
+    public function plainly(): string
+    {
         return 'Marks and spaces of a command';
     }
 

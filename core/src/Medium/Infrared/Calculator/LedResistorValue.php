@@ -27,6 +27,11 @@ final readonly class LedResistorValue implements DrawsCurve, FitsPlans
 
     public function title(): string
     {
+        return 'LED series resistor';
+    }
+
+    public function plainly(): string
+    {
         return 'Resistor before a light-emitting diode';
     }
 

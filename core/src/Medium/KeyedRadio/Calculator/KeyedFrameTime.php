@@ -27,6 +27,11 @@ final readonly class KeyedFrameTime implements DrawsCurve, FitsPlans
 
     public function title(): string
     {
+        return 'On-off keying: frame time';
+    }
+
+    public function plainly(): string
+    {
         return 'How long a fixed code is on the air';
     }
 

@@ -27,6 +27,11 @@ final readonly class QuarterWaveLength implements DrawsCurve, FitsPlans
 
     public function title(): string
     {
+        return 'Quarter-wave antenna';
+    }
+
+    public function plainly(): string
+    {
         return 'Length of a quarter-wave wire';
     }
 

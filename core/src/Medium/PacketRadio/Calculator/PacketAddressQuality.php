@@ -23,6 +23,11 @@ final readonly class PacketAddressQuality implements Calculator
 
     public function title(): string
     {
+        return 'Packet address quality';
+    }
+
+    public function plainly(): string
+    {
         return 'Whether an address is a poor one';
     }
 

@@ -26,7 +26,12 @@ final readonly class PacketAirtime implements DrawsCurve, FitsPlans
 
     public function title(): string
     {
-        return 'Airtime of a packet and of its acknowledge';
+        return 'Packet airtime';
+    }
+
+    public function plainly(): string
+    {
+        return 'How long a packet and its acknowledge are on the air';
     }
 
     public function formula(): string

@@ -25,6 +25,11 @@ final readonly class PacketFrequency implements FitsPlans
 
     public function title(): string
     {
+        return 'Packet radio channel';
+    }
+
+    public function plainly(): string
+    {
         return 'Frequency of a channel';
     }
 

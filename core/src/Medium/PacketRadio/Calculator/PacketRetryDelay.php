@@ -25,6 +25,11 @@ final readonly class PacketRetryDelay implements FitsPlans
 
     public function title(): string
     {
+        return 'Packet retry delay';
+    }
+
+    public function plainly(): string
+    {
         return 'Shortest retry delay that leaves room for the acknowledge';
     }
 

@@ -27,7 +27,7 @@ final readonly class ChannelOutsideBand implements LinkRule
             return [];
         }
         $settings = PacketSettings::of($link);
-        $spectrum = new PacketSpectrum($band, $look->plan->particulars->busyWifi, $settings->rate);
+        $spectrum = new PacketSpectrum($band, $look->plan->properties->busyWifi, $settings->rate);
         if ($settings->channel === null || $spectrum->legal($settings->channel)) {
             return [];
         }

@@ -26,7 +26,7 @@ final readonly class ChannelUnderWifi implements LinkRule
             return [];
         }
         $settings = PacketSettings::of($link);
-        $spectrum = new PacketSpectrum($band, $look->plan->particulars->busyWifi, $settings->rate);
+        $spectrum = new PacketSpectrum($band, $look->plan->properties->busyWifi, $settings->rate);
         $wifi = $settings->channel === null ? null : $spectrum->wifiOver($settings->channel);
         if ($settings->channel === null || $wifi === null) {
             return [];

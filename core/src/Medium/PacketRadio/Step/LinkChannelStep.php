@@ -36,7 +36,7 @@ final readonly class LinkChannelStep implements Step
         $unsettled = [];
         foreach (self::pinnedFirst($plan->linksOver(PacketRadio::KEY)) as $link) {
             $settings = PacketSettings::of($link);
-            $spectrum = new PacketSpectrum($band, $plan->particulars->busyWifi, $settings->rate);
+            $spectrum = new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate);
             $channel = $settings->channel;
             $spacing = $settings->rate->spacingChannels();
             $sound = $channel !== null && in_array($channel, $spectrum->clearChannels(), true) && self::apart($channel, $spacing, $fixed);
@@ -82,7 +82,7 @@ final readonly class LinkChannelStep implements Step
     private function proposal(Plan $plan, Link $link, int $channel): Proposal
     {
         $before = PacketSettings::of($link)->channel;
-        $busy = $plan->particulars->busyWifi;
+        $busy = $plan->properties->busyWifi;
 
         return new Proposal(
             $this->stage(),

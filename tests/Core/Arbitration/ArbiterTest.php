@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Masters;
+namespace Tests\Core\Arbitration;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rundfunk\Masters\Arbiter;
-use Rundfunk\Masters\Standing;
-use Rundfunk\Masters\Turn;
+use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Standing;
+use Rundfunk\Arbitration\Turn;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;

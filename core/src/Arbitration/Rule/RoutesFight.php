@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters\Rule;
+namespace Rundfunk\Arbitration\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;

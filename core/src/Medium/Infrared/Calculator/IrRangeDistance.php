@@ -11,9 +11,9 @@ use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\Calculator\Sweep;
 use Rundfunk\Medium\Infrared\Infrared;
-use Rundfunk\Medium\Infrared\IrReach;
+use Rundfunk\Medium\Infrared\IrRange;
 
-final readonly class IrReachDistance implements DrawsCurve, FitsPlans
+final readonly class IrRangeDistance implements DrawsCurve, FitsPlans
 {
     public function name(): string
     {
@@ -27,7 +27,12 @@ final readonly class IrReachDistance implements DrawsCurve, FitsPlans
 
     public function title(): string
     {
-        return 'How far an infrared emitter is heard';
+        return 'Infrared range';
+    }
+
+    public function plainly(): string
+    {
+        return 'How far an emitter is heard';
     }
 
     public function formula(): string
@@ -55,7 +60,7 @@ final readonly class IrReachDistance implements DrawsCurve, FitsPlans
 
     public function calculate(Inputs $inputs): array
     {
-        return ['distance_m' => round(IrReach::distanceM($inputs->number('intensity_mw_sr'), $inputs->number('threshold_mw_m2')), 6)];
+        return ['distance_m' => round(IrRange::distanceM($inputs->number('intensity_mw_sr'), $inputs->number('threshold_mw_m2')), 6)];
     }
 
     public function sweep(): Sweep

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters;
+namespace Rundfunk\Arbitration;
 
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;

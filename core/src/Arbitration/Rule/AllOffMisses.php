@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters\Rule;
+namespace Rundfunk\Arbitration\Rule;
 
+use Rundfunk\Arbitration\AllOff;
 use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Masters\AllOff;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;

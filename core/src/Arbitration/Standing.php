@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters;
+namespace Rundfunk\Arbitration;
 
 /** How an output stands among its masters. */
 final readonly class Standing

@@ -9,7 +9,7 @@ use Rundfunk\Shape\Shape;
 use Rundfunk\Shape\Values;
 
 /** What a plan says of itself and of its site. */
-final readonly class Particulars
+final readonly class PlanProperties
 {
     /** @param  list<int>  $busyWifi Wi-Fi channels in use at the site, 1–14 */
     public function __construct(

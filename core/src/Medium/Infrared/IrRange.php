@@ -7,7 +7,7 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\OutOfRange;
 
 /** How far an emitter is heard on its axis, in the clear. Source: inverse square. */
-final readonly class IrReach
+final readonly class IrRange
 {
     /**
      * @param  float  $intensityMwSr  radiant intensity, mW/sr

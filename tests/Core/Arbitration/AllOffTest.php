@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Masters;
+namespace Tests\Core\Arbitration;
 
+use Rundfunk\Arbitration\AllOff;
 use Rundfunk\Demo\Sketch;
-use Rundfunk\Masters\AllOff;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Output;

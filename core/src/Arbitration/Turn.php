@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters;
+namespace Rundfunk\Arbitration;
 
 /** Whether a control is worked or let go: pressed or released, switched on or off, due or over. */
 enum Turn

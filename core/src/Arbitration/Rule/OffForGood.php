@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Masters\Rule;
+namespace Rundfunk\Arbitration\Rule;
 
+use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Standing;
+use Rundfunk\Arbitration\Turn;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Masters\Arbiter;
-use Rundfunk\Masters\Standing;
-use Rundfunk\Masters\Turn;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;

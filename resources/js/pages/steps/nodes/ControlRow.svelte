@@ -1,0 +1,109 @@
+<script lang="ts">
+    import type { Catalogue, Schemas } from '../../../lib/api';
+    import { change, remove, workspace } from '../../../lib/workspace.svelte';
+    import PinButton from '../../../widgets/PinButton.svelte';
+    import RemoveButton from '../../../widgets/RemoveButton.svelte';
+    import SettingInput from '../../../widgets/SettingInput.svelte';
+    import SelectField from '../../../widgets/SelectField.svelte';
+    import TextField from '../../../widgets/TextField.svelte';
+    import OutputHazards from './OutputHazards.svelte';
+
+    /** A control or an output of a node: its name, its kind, the channel it is on, and what its kind asks besides. */
+    interface Props {
+        kind: 'control' | 'output';
+        thing: Schemas['Control'] | Schemas['Output'];
+        kinds: { key: string; name: string; wired: boolean; settings: Schemas['SettingField'][] }[];
+        ofKind: { wired: boolean; settings: Schemas['SettingField'][] } | undefined;
+        channels: { value: string; name: string }[];
+        catalogue: Catalogue;
+    }
+    let { kind, thing, kinds, ofKind, channels, catalogue }: Props = $props();
+    const field = $derived(kind === 'output' ? 'channel' : 'terminal');
+    const channel = $derived('terminal' in thing ? thing.terminal : thing.channel);
+
+    function sit(value: string): void {
+        const [moduleId, place] = value === '' ? [null, null] : value.split(' ');
+        void workspace.edit(
+            `Channel of ${thing.name}`,
+            change(kind, thing.id, { moduleId, [field]: place, pinned: value !== '' }),
+        );
+    }
+</script>
+
+<tr>
+    <td
+        ><TextField
+            label="Name of the {kind}"
+            quiet
+            value={thing.name}
+            onsave={(name) => workspace.edit(`Rename ${thing.name} to ${name}`, change(kind, thing.id, { name }))}
+        /></td
+    >
+    <td
+        >{#if kinds.length === 1 && kinds[0]?.key === thing.kind}{kinds[0].name}{:else}<SelectField
+                label="Kind of {thing.name}"
+                quiet
+                value={thing.kind}
+                items={kinds.map((one) => ({ value: one.key, name: one.name }))}
+                onsave={(key) => workspace.edit(`${thing.name}: ${key}`, change(kind, thing.id, { kind: key }))}
+            />{/if}</td
+    >
+    <td>
+        <div class="flex flex-wrap items-end gap-x-2 gap-y-1">
+            {#if ofKind?.wired}<div class="flex grow items-end">
+                    <SelectField
+                        label="Channel of {thing.name}"
+                        quiet
+                        class="min-w-[120px] grow"
+                        value={thing.moduleId === null ? '' : `${thing.moduleId} ${channel}`}
+                        empty="Assign chooses"
+                        items={channels}
+                        onsave={(value) => sit(value)}
+                    />
+                    <PinButton
+                        pinned={thing.pinned}
+                        what="channel of {thing.name}"
+                        onturn={() =>
+                            workspace.edit(
+                                `${thing.pinned ? 'Unpin' : 'Pin'} the channel of ${thing.name}`,
+                                change(kind, thing.id, { pinned: !thing.pinned }),
+                            )}
+                    />
+                </div>{/if}
+            {#if thing.kind === 'function'}<TextField
+                    label="Channel"
+                    spoken="Channel of {thing.name}"
+                    mono
+                    class="w-[52px]"
+                    placeholder="any"
+                    value={channel ?? ''}
+                    onsave={(text) =>
+                        workspace.edit(
+                            `Channel of ${thing.name}`,
+                            change('output', thing.id, { channel: text || null }),
+                        )}
+                />{/if}
+            {#each ofKind?.settings ?? [] as field (field.name)}
+                <SettingInput
+                    {field}
+                    of={thing.name}
+                    value={thing.settings[field.name] ?? null}
+                    onsave={(value) =>
+                        workspace.edit(
+                            `${field.title} of ${thing.name}`,
+                            change(kind, thing.id, {
+                                settings: { [field.name]: value },
+                            }),
+                        )}
+                />
+            {/each}
+            {#if 'hazards' in thing}<OutputHazards output={thing} {catalogue} />{/if}
+        </div>
+    </td>
+    <td class="text-right"
+        ><RemoveButton
+            what="Remove {thing.name}"
+            onremove={() => workspace.edit(`Remove ${thing.name}`, remove(kind, thing.id))}
+        /></td
+    >
+</tr>
