@@ -73,12 +73,18 @@ final class Components
     }
 
     /** @return array<string, mixed> */
+    private static function kinds(): array
+    {
+        return Schema::oneOf('plan', ...array_map(static fn (ThingKind $kind): string => $kind->value, ThingKind::cases()));
+    }
+
+    /** @return array<string, mixed> */
     private static function requests(): array
     {
         $onScreen = ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::text())];
         $operation = Schema::object([
             'op' => Schema::oneOf('add', 'change', 'remove'),
-            'kind' => Schema::oneOf('plan', ...array_map(static fn (ThingKind $kind): string => $kind->value, ThingKind::cases())),
+            'kind' => self::kinds(),
             'id' => Schema::text(),
             'values' => Schema::anyObject(),
         ]);
@@ -147,7 +153,7 @@ final class Components
         $shown = Schema::object(['of' => Schema::text(), 'shows' => Schema::orNull(Schema::anyObject())]);
 
         return [
-            'Spot' => Schema::object(['kind' => Schema::text(), 'id' => Schema::text(), 'field' => Schema::orNull(Schema::text()), 'where' => Schema::text()]),
+            'Spot' => Schema::object(['kind' => self::kinds(), 'id' => Schema::text(), 'field' => Schema::orNull(Schema::text()), 'where' => Schema::text()]),
             'Fix' => Schema::object(['label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
             'Finding' => Schema::object([
                 'id' => Schema::text(), 'rule' => Schema::text(), 'severity' => Schema::oneOf(...$severities), 'title' => Schema::text(), 'at' => Schema::ref('Spot'),

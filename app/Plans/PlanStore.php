@@ -157,12 +157,19 @@ final readonly class PlanStore
         return $fresh;
     }
 
-    /** @param  list<Thing>  $things */
+    /**
+     * Things that refer to others of their kind, which may come later or refer back, are first written without that.
+     *
+     * @param  list<Thing>  $things
+     */
     private function put(ThingKind $kind, string $planId, array $things): void
     {
-        foreach (array_chunk($things, self::ROWS_AT_ONCE) as $some) {
-            $rows = array_map(static fn (Thing $thing): array => ThingTables::row($thing, $planId), $some);
-            ThingRecord::of($kind, $planId)->upsert($rows, ['plan_id', 'id']);
+        $within = array_fill_keys(ThingTables::columnsWithin($kind), null);
+        foreach ($within === [] ? [[]] : [$within, []] as $blank) {
+            foreach (array_chunk($things, self::ROWS_AT_ONCE) as $some) {
+                $rows = array_map(static fn (Thing $thing): array => [...ThingTables::row($thing, $planId), ...$blank], $some);
+                ThingRecord::of($kind, $planId)->upsert($rows, ['plan_id', 'id']);
+            }
         }
     }
 

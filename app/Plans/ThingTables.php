@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Support\Str;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
 use Rundfunk\Shape\FlagType;
 use Rundfunk\Shape\ListType;
 use Rundfunk\Shape\NumberType;
@@ -54,6 +55,19 @@ final readonly class ThingTables
             }
             yield $class::from(new Values($values));
         }
+    }
+
+    /** @return list<string> columns that refer to the table they are in */
+    public static function columnsWithin(ThingKind $kind): array
+    {
+        $columns = [];
+        foreach (Ties::of($kind) as $tie) {
+            if ($tie->to === $kind && $tie->inRecord === null && ! $kind->shape()->fields[$tie->field]->type instanceof ListType) {
+                $columns[] = Str::snake($tie->field);
+            }
+        }
+
+        return $columns;
     }
 
     /** @return list<array{string, string, (Closure(mixed): mixed)|null}> field, column, and how what the database gives becomes a value; null where it is one */

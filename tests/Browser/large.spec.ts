@@ -11,7 +11,7 @@ test('a plan of a hundred nodes: its switch table is crossed and changed by keyb
         mimeType: 'application/json',
         buffer: execFileSync('php', ['benchmarks/write-large-plan.php', '100'], { maxBuffer: 64e6 }),
     });
-    await page.getByRole('link', { name: '100 nodes', exact: true }).click();
+    await page.getByRole('link', { name: '100 nodes, islands', exact: true }).click();
     await expect(page.getByText('100 nodes on 10 links.')).toBeVisible();
 
     // Thousands of choices are there as soon as someone comes to choose.

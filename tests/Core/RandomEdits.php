@@ -19,11 +19,13 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Field;
+use Rundfunk\Shape\FieldType;
 use Rundfunk\Shape\FlagType;
 use Rundfunk\Shape\ListType;
 use Rundfunk\Shape\NumberType;
 use Rundfunk\Shape\OneOfType;
 use Rundfunk\Shape\PlanRefused;
+use Rundfunk\Shape\RecordType;
 use Rundfunk\Shape\SettingsType;
 use Rundfunk\Shape\Values;
 use Rundfunk\Shape\WholeType;
@@ -157,19 +159,40 @@ final class RandomEdits
             return null;
         }
         if ($field->refers !== null) {
-            $others = array_values($plan->all(ThingKind::from($field->refers->kind)));
+            $ids = array_keys($plan->all(ThingKind::from($field->refers->kind)));
+            if ($field->type instanceof ListType) {
+                return $this->some($ids);
+            }
 
-            return $others === [] ? null : $this->one($others)->id();
+            return $ids === [] ? null : $this->one($ids);
         }
 
+        return $this->valueOf($plan, $field->type);
+    }
+
+    private function valueOf(Plan $plan, FieldType $type): mixed
+    {
         return match (true) {
-            $field->type instanceof OneOfType => $this->one($field->type->choices),
-            $field->type instanceof FlagType => $this->random->getInt(0, 1) === 1,
-            $field->type instanceof WholeType => $this->random->getInt($field->type->lowest, min($field->type->highest, $field->type->lowest + 300)),
-            $field->type instanceof NumberType => round($field->type->lowest + ($field->type->highest - $field->type->lowest) * $this->random->getInt(0, 1000) / 1000, 3),
-            $field->type instanceof ListType => [],
+            $type instanceof OneOfType => $this->one($type->choices),
+            $type instanceof FlagType => $this->random->getInt(0, 1) === 1,
+            $type instanceof WholeType => $this->random->getInt($type->lowest, min($type->highest, $type->lowest + 300)),
+            $type instanceof NumberType => round($type->lowest + ($type->highest - $type->lowest) * $this->random->getInt(0, 1000) / 1000, 3),
+            $type instanceof ListType && $type->of instanceof OneOfType => $this->some($type->of->choices),
+            $type instanceof ListType => array_map(fn (): mixed => $this->valueOf($plan, $type->of), range(0, $this->random->getInt(0, 2))),
+            $type instanceof RecordType => array_map(fn (Field $field): mixed => $this->value($plan, $field), $type->shape->fields),
             default => $this->one(['Lamp', 'Other thing', 'x', 'C2F19A4703', '192.168.40.7', '+442079460123']),
         };
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $from
+     * @return list<T> none of them twice
+     */
+    private function some(array $from): array
+    {
+        return array_slice($this->random->shuffleArray($from), 0, $this->random->getInt(0, 3));
     }
 
     /**

@@ -90,8 +90,9 @@ final readonly class PlanReader
 
             return;
         }
+        $alike = array_fill_keys(array_filter(array_column($list, 'id'), is_string(...)), true);
         foreach ($list as $index => $raw) {
-            $thing = $this->things->read($kind, $raw, $place.'/'.$index, $draft, $problems);
+            $thing = $this->things->read($kind, $raw, $place.'/'.$index, $draft, $problems, $alike);
             if ($thing === null) {
                 continue;
             }

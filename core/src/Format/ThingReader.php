@@ -33,9 +33,10 @@ final readonly class ThingReader
 
     /**
      * @param  PlanDraft  $draft  holds what the thing may refer to
+     * @param  array<array-key, true>  $alike  ids of its own kind that are read with it, to which it may refer as well
      * @return Thing|null null when a problem was added
      */
-    public function read(ThingKind $kind, mixed $raw, string $place, PlanDraft $draft, Problems $problems): ?Thing
+    public function read(ThingKind $kind, mixed $raw, string $place, PlanDraft $draft, Problems $problems, array $alike = []): ?Thing
     {
         $before = $problems->count();
         $class = $kind->thing();
@@ -44,7 +45,7 @@ final readonly class ThingReader
             return null;
         }
         $thing = $class::from(new Values($values));
-        $this->checkReferences($thing, $place, $draft, $problems);
+        $this->checkReferences($thing, $place, $draft, $problems, $alike);
         $this->checkCatalogue($thing, $place, $problems);
         if ($problems->count() > $before) {
             return null;
@@ -69,11 +70,13 @@ final readonly class ThingReader
         return $properties;
     }
 
-    private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems): void
+    /** @param  array<array-key, true>  $alike */
+    private function checkReferences(Thing $thing, string $place, PlanDraft $draft, Problems $problems, array $alike): void
     {
         foreach (Ties::of($thing::kind()) as $tie) {
             foreach ($tie->ids($thing) as $id) {
-                if ($draft->find($tie->to, $id) === null) {
+                $comes = $tie->to === $thing::kind() && isset($alike[$id]);
+                if (! $comes && $draft->find($tie->to, $id) === null) {
                     $problems->add($place.'/'.$tie->field, "names no {$tie->to->value} of this plan: \"{$id}\"");
                 }
             }

@@ -108,7 +108,7 @@ export class PlanIndex {
     }
 
     /** The node that a finding or proposal about a thing belongs to, and the step where it is mended. */
-    whereabouts(kind: string, id: string): { step: string; item?: string } {
+    whereabouts(kind: Schemas['Spot']['kind'], id: string): { step: string; item?: string } {
         const thing = this.byId.get(id) as Record<string, string | null> | undefined;
         switch (kind) {
             case 'node':
@@ -130,7 +130,9 @@ export class PlanIndex {
                 return { step: 'routes', item: id };
             case 'hop':
                 return { step: 'routes', item: thing?.['routeId'] ?? undefined };
-            default:
+            case 'plan':
+            case 'place':
+            case 'acceptance':
                 return { step: 'site' };
         }
     }

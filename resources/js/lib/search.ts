@@ -1,10 +1,10 @@
-import type { Finding } from './api';
+import type { Finding, Schemas } from './api';
 import type { PlanIndex } from './plan-index';
 
 export interface Hit {
     title: string;
     what: string;
-    kind: string;
+    kind: Schemas['Spot']['kind'];
     id: string;
 }
 
@@ -13,25 +13,25 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
     const node = (id: string): string => index.node(id)?.name ?? '';
     const { document } = index;
     return [
-        ...index.places.map((place) => ({ title: place.name, what: 'place', kind: 'place', id: place.id })),
-        ...index.nodes.map((one) => ({ title: one.name, what: one.kind, kind: 'node', id: one.id })),
-        ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link', id: link.id })),
+        ...index.places.map((place) => ({ title: place.name, what: 'place', kind: 'place' as const, id: place.id })),
+        ...index.nodes.map((one) => ({ title: one.name, what: one.kind, kind: 'node' as const, id: one.id })),
+        ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link' as const, id: link.id })),
         ...document.controls.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,
             what: one.kind,
-            kind: 'control',
+            kind: 'control' as const,
             id: one.id,
         })),
         ...document.outputs.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,
             what: one.load || one.kind,
-            kind: 'output',
+            kind: 'output' as const,
             id: one.id,
         })),
         ...document.modules.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,
             what: 'module',
-            kind: 'module',
+            kind: 'module' as const,
             id: one.id,
         })),
         ...document.addresses
@@ -39,7 +39,7 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
             .map((one) => ({
                 title: `${one.value}`,
                 what: `address of ${node(index.endpoint(one.endpointId)?.nodeId ?? '')}`,
-                kind: 'address',
+                kind: 'address' as const,
                 id: one.id,
             })),
         ...document.hops
@@ -47,7 +47,7 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
             .map((one) => ({
                 title: `0x${(one.code ?? 0).toString(16).toUpperCase().padStart(2, '0')}`,
                 what: `code over ${index.link(one.linkId)?.name ?? ''}`,
-                kind: 'hop',
+                kind: 'hop' as const,
                 id: one.id,
             })),
         ...findings.map((one) => ({ title: one.title, what: one.severity, kind: one.at.kind, id: one.at.id })),

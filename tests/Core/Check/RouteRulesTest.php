@@ -297,4 +297,15 @@ final class RouteRulesTest extends CoreTestCase
         $meant = (new Editor(self::knowledge()))->apply($sketch->plan(), [Operation::change(ThingKind::Output, $sketch->id('o'), ['deliberate' => ['many-masters']])])->plan;
         self::assertSame([], self::found($meant, 'routes-fight'));
     }
+
+    public function test_a_switch_is_let_win_only_where_that_ends_the_fight_among_all_masters(): void
+    {
+        $two = self::pair()
+            ->control('k', 'hand', 'Key')->control('sw', 'hand', 'Switch', ControlKind::Switch)->output('o', 'board', 'Lamp')
+            ->route('k', Action::Toggle, 'o')->route('sw', Action::Follow, 'o');
+        self::assertSame('Let the switch that holds it win', self::found($two->plan(), 'routes-fight')[0]->fix?->label);
+        // One key that asks for both at one press: no switch settles that.
+        $three = $two->route('k', Action::Off, 'o');
+        self::assertSame('Mark it as meant', self::found($three->plan(), 'routes-fight')[0]->fix?->label);
+    }
 }

@@ -131,17 +131,4 @@ final class ShapeTest extends CoreTestCase
             }
         }
     }
-
-    public function test_the_kinds_are_in_an_order_in_which_each_refers_only_to_those_before_it(): void
-    {
-        $before = [];
-        foreach (ThingKind::cases() as $kind) {
-            foreach ($kind->shape()->fields as $field) {
-                if ($field->refers !== null) {
-                    self::assertContains(ThingKind::from($field->refers->kind), $before, "{$kind->value} {$field->name}");
-                }
-            }
-            $before[] = $kind;
-        }
-    }
 }

@@ -26,7 +26,8 @@ final readonly class RoutesFight implements OutputRule
         if ($output->means(Deliberate::ManyMasters)) {
             return [];
         }
-        $fight = self::fight($look->plan->routesTo($output), $output->precedence);
+        $routes = $look->plan->routesTo($output);
+        $fight = self::fight($routes, $output->precedence);
         if ($fight === null) {
             return [];
         }
@@ -39,7 +40,7 @@ final readonly class RoutesFight implements OutputRule
             RouteNames::of($look->plan, $one)." ({$one->action->value}) and ".RouteNames::of($look->plan, $other)." ({$other->action->value}): "
                 .($one->controlId === $other->controlId ? 'one press asks for both.' : 'the one holds the output to a position while the other changes it behind its back.'),
             'Drop one, make both act by press (toggle, on, off), let a switch that holds it win, or mark the sharing as meant.',
-            self::fight([$one, $other], Precedence::HolderFirst) === null
+            self::fight($routes, Precedence::HolderFirst) === null
                 ? Fix::change('Let the switch that holds it win', $output, ['precedence' => Precedence::HolderFirst->value])
                 : Fix::change('Mark it as meant', $output, ['deliberate' => [...$output->deliberate, Deliberate::ManyMasters->value]]),
             about: [$output->id],
