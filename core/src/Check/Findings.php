@@ -23,10 +23,21 @@ final readonly class Findings
         return $all;
     }
 
-    /** @return array<string, list<Finding>> in the order of the rules, those that found nothing too */
+    /**
+     * Two subjects may come upon one and the same: two routes that send a code, upon the code. It is listed once.
+     *
+     * @return array<string, list<Finding>> in the order of the rules, those that found nothing too
+     */
     public function byRule(): array
     {
-        return array_map(static fn (array $bySubject): array => self::inOrder(array_merge(...array_values($bySubject))), $this->bySubject);
+        return array_map(static function (array $bySubject): array {
+            $byId = [];
+            foreach (self::inOrder(array_merge(...array_values($bySubject))) as $finding) {
+                $byId[$finding->id()] ??= $finding;
+            }
+
+            return array_values($byId);
+        }, $this->bySubject);
     }
 
     /** @return list<string> ids of the subjects about which a rule has found something */

@@ -85,6 +85,7 @@ final class InfraredRulesTest extends CoreTestCase
         $raw = ['timings' => '300 900 1500 400 700 2500 1100 300 2000'];
         yield 'a known protocol' => ['ir-raw-only', static fn () => $keyed($room()), []];
         yield 'timings alone' => ['ir-raw-only', static fn () => $keyed($room(), 'raw', Action::On, $raw), ['Power is known by its timings alone']];
+        yield 'timings alone, for two lamps' => ['ir-raw-only', static fn () => $keyed($room(), 'raw', Action::On, $raw)->output('second', 'hear', 'Second')->route('key', Action::On, 'second')->hop('key second on', 'room', 'remote', 'hear', null), ['Power is known by its timings alone']];
         yield 'quite other timings' => ['ir-raw-too-alike', static fn () => $keyed($room(), 'raw', Action::On, $raw)->keyCode('remote', 'Mute', 'raw', control: 'other', more: ['timings' => '300 900 300 400 700 900 1100 300 2000']), []];
         yield 'timings that are nearly the same' => [
             'ir-raw-too-alike',
