@@ -7,7 +7,8 @@ export default defineConfig({
     reporter: [['list']],
     workers: 2,
     fullyParallel: true,
-    timeout: 60_000,
+    // The longest take half of this on two cores.
+    timeout: 120_000,
     expect: { timeout: 10_000 },
     use: {
         baseURL: `http://127.0.0.1:${process.env['BROWSER_PORT'] ?? '8000'}`,

@@ -196,18 +196,31 @@ final class Components
      */
     private static function views(Media $media, Views $views): array
     {
-        $shapes = ResultSchema::of(array_map(static fn (View $view): string => $view->shape(), $views->all()));
+        $drawers = $media->everyOffering(DrawsPanel::class);
+        $shapes = ResultSchema::of([
+            ...array_map(static fn (View $view): string => $view->shape(), $views->all()),
+            ...array_values(array_map(static fn (DrawsPanel $panel): string => $panel->shape(), $drawers)),
+        ]);
         $shown = [];
         foreach ($views->all() as $view) {
-            $shown[$view->key()] = Schema::ref((new ReflectionClass($view->shape()))->getShortName());
+            $shown[$view->key()] = self::ofClass($view->shape());
         }
         $panels = [];
-        foreach ($media->everyOffering(DrawsPanel::class) as $key => $panel) {
+        foreach ($drawers as $key => $panel) {
             $name = str_replace(' ', '', ucwords(str_replace('-', ' ', $key))).'Panel';
-            $panels[$name] = Schema::object(['medium' => Schema::oneOf($key), 'figures' => $panel->panelSchema()]);
+            $panels[$name] = Schema::object(['medium' => Schema::oneOf($key), 'figures' => self::ofClass($panel->shape())]);
         }
 
         return [...$shapes, 'LinkPanel' => ['oneOf' => array_map(Schema::ref(...), array_keys($panels))], ...$panels, 'Views' => Schema::object($shown)];
+    }
+
+    /**
+     * @param  class-string  $class
+     * @return array<string, mixed>
+     */
+    private static function ofClass(string $class): array
+    {
+        return Schema::ref((new ReflectionClass($class))->getShortName());
     }
 
     /** @return array<string, mixed> */

@@ -192,7 +192,7 @@ test.describe('calculators', () => {
         await register(page);
         await open(page, 'linden-hollow');
         await page.getByRole('link', { name: 'Calculators' }).click();
-        await page.getByRole('link', { name: 'Marks and spaces of a command' }).click();
+        await page.getByRole('link', { name: 'Infrared: encode' }).click();
         await page.getByLabel('Protocol').selectOption('rc5');
         await page.getByLabel('Where').selectOption({ label: 'Air heater' });
         await page.getByLabel('Called').fill('Swing');
@@ -224,7 +224,7 @@ test.describe('calculators', () => {
         await register(page);
         await open(page, 'linden-hollow');
         await page.getByRole('link', { name: 'Calculators' }).click();
-        await page.getByRole('link', { name: 'Length of a quarter-wave wire' }).click();
+        await page.getByRole('link', { name: 'Quarter-wave antenna' }).click();
         await page.getByRole('textbox', { name: 'Frequency, MHz' }).fill('868.35');
         await page.getByRole('textbox', { name: 'Frequency, MHz' }).press('Enter');
         // 0.95 · 299 792 458 / (4 · 868 350 000) = 81.995 mm

@@ -7,13 +7,12 @@ namespace Rundfunk\View;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Shape\Schema;
 
 interface DrawsPanel
 {
-    /** @return array<string, mixed> JSON Schema of what {@see panel} gives */
-    public function panelSchema(): array;
+    /** @return class-string a readonly class; what {@see panel} gives is one of it, and the description of the interface is drawn from it */
+    public function shape(): string;
 
-    /** @return array<string, mixed> the figures of the medium's instrument panel */
-    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array;
+    /** The figures of the medium's instrument panel. */
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): object;
 }

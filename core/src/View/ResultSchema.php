@@ -63,7 +63,7 @@ final class ResultSchema
         $list = $parameter->getAttributes(ListOf::class)[0] ?? null;
         $schema = match (true) {
             $list !== null => Schema::listOf($this->named($list->newInstance()->what)),
-            $type->getName() === 'array' => Schema::anyObject(),
+            in_array($type->getName(), ['array', 'object'], true) => Schema::anyObject(),
             default => $this->named($type->getName()),
         };
 

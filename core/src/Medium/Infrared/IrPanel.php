@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\Infrared\Shown\IrCodeFigures;
+use Rundfunk\Medium\Infrared\Shown\IrEndFigures;
+use Rundfunk\Medium\Infrared\Shown\IrFigures;
+use Rundfunk\Medium\Infrared\Shown\IrLedFigures;
+use Rundfunk\Medium\Infrared\Shown\IrTurned;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Shape\Schema;
 use Rundfunk\View\DrawsPanel;
 
 /** The figures of the pulse strip: every code on the link as marks and spaces, and what each end sends, hears and reaches. */
@@ -24,32 +28,12 @@ final readonly class IrPanel implements DrawsPanel
     /** As many codes of one node as are named one by one. */
     private const NAMED = 6;
 
-    /** @return array<string, mixed> */
-    public function panelSchema(): array
+    public function shape(): string
     {
-        return Schema::object([
-            'sunlit' => Schema::flag(),
-            'codes' => Schema::listOf(Schema::object([
-                'codeId' => Schema::text(), 'nodeId' => Schema::text(), 'node' => Schema::text(), 'name' => Schema::text(), 'says' => Schema::text(),
-                'controlId' => Schema::orNull(Schema::text()), 'outputId' => Schema::orNull(Schema::text()), 'action' => Schema::orNull(Schema::text()),
-                'carrierKhz' => Schema::number(), 'durationMs' => Schema::orNull(Schema::number()), 'periodMs' => Schema::number(), 'sends' => Schema::whole(),
-                'holding' => Schema::text(), 'lengthsUs' => Schema::listOf(Schema::whole()),
-                'turned' => Schema::orNull(Schema::object(['says' => Schema::text(), 'command' => Schema::whole(), 'format' => Schema::text()])),
-            ])),
-            'ends' => Schema::listOf(Schema::object([
-                'endpointId' => Schema::text(), 'part' => Schema::orNull(Schema::text()), 'board' => Schema::flag(),
-                'led' => Schema::orNull(Schema::object([
-                    'driven' => Schema::text(), 'exactOhm' => Schema::number(), 'chosenOhm' => Schema::number(), 'actualMa' => Schema::number(),
-                    'powerMw' => Schema::number(), 'ratingMw' => Schema::whole(), 'averageMw' => Schema::number(),
-                ])),
-                'reachM' => Schema::orNull(Schema::number()), 'sends' => Schema::listOf(Schema::text()), 'hears' => Schema::listOf(Schema::text()),
-                'leastIntervalMs' => Schema::whole(),
-            ])),
-        ]);
+        return IrFigures::class;
     }
 
-    /** @return array<string, mixed> */
-    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): IrFigures
     {
         $sunlit = $link->settings['sunlit'] === true;
         $codes = [];
@@ -60,60 +44,65 @@ final readonly class IrPanel implements DrawsPanel
             }
         }
 
-        return [
-            'sunlit' => $sunlit,
-            'codes' => $codes,
-            'ends' => array_map(fn (Endpoint $end): array => self::end($plan, $link, $end, $knowledge, $this->protocols, $sunlit), $plan->endpointsOn($link)),
-        ];
+        return new IrFigures(
+            $sunlit,
+            $codes,
+            array_map(fn (Endpoint $end): IrEndFigures => self::end($plan, $link, $end, $knowledge, $this->protocols, $sunlit), $plan->endpointsOn($link)),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function code(Node $node, KeyCode $code, Protocols $protocols): array
+    private static function code(Node $node, KeyCode $code, Protocols $protocols): IrCodeFigures
     {
         $signal = IrCodes::signal($code, $protocols);
-        $command = IrCodes::command($code, $protocols);
-        $turned = $command?->turned();
+        $turned = IrCodes::command($code, $protocols)?->turned();
 
-        return [
-            'codeId' => $code->id, 'nodeId' => $node->id, 'node' => $node->name, 'name' => $code->name, 'says' => IrWords::ofCode($code, $protocols),
-            'controlId' => $code->controlId, 'outputId' => $code->outputId, 'action' => $code->action?->value,
-            'carrierKhz' => IrCodes::carrierHz($code, $protocols) / 1000,
-            'durationMs' => $signal === null ? null : round($signal->durationNs() / 1e6, 2),
-            'periodMs' => round(IrCodes::periodNs($code, $protocols) / 1e6, 1),
-            'sends' => IrCodes::leastSends($code, $protocols),
-            'holding' => match (IrCodes::holding($code, $protocols)) {
+        return new IrCodeFigures(
+            $code->id, $node->id, $node->name, $code->name, IrWords::ofCode($code, $protocols),
+            $code->controlId, $code->outputId, $code->action?->value,
+            IrCodes::carrierHz($code, $protocols) / 1000,
+            $signal === null ? null : round($signal->durationNs() / 1e6, 2),
+            round(IrCodes::periodNs($code, $protocols) / 1e6, 1),
+            IrCodes::leastSends($code, $protocols),
+            match (IrCodes::holding($code, $protocols)) {
                 Holding::RepeatFrame => 'a short frame says "still held"',
                 Holding::ToggleBit => 'the frame again; a bit changes at each press',
                 Holding::SameFrame => 'the same frame again',
             },
-            'lengthsUs' => array_map(static fn (int $ns): int => (int) round($ns / 1000), $signal->lengthsNs ?? []),
-            'turned' => $turned === null ? null : ['says' => IrWords::of($turned, $protocols), 'command' => $turned->command, 'format' => (string) $turned->format],
-        ];
+            array_map(static fn (int $ns): int => (int) round($ns / 1000), $signal->lengthsNs ?? []),
+            $turned === null ? null : new IrTurned(IrWords::of($turned, $protocols), $turned->command, (string) $turned->format),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function end(Plan $plan, Link $link, Endpoint $endpoint, Knowledge $knowledge, Protocols $protocols, bool $sunlit): array
+    private static function end(Plan $plan, Link $link, Endpoint $endpoint, Knowledge $knowledge, Protocols $protocols, bool $sunlit): IrEndFigures
     {
-        $node = $plan->node($endpoint->nodeId);
         $emitter = IrEmitter::of($plan, $endpoint, $knowledge->catalogue);
-        $resistor = $emitter?->resistor();
 
-        return [
-            'endpointId' => $endpoint->id,
-            'part' => $endpoint->moduleId === null ? null : $plan->module($endpoint->moduleId)->name,
-            'board' => ! $node->kind->isBought(),
-            'led' => $resistor === null ? null : [
-                'driven' => $emitter->onPin ? 'pin' : 'transistor',
-                'exactOhm' => round($resistor->exactOhm(), 1), 'chosenOhm' => $resistor->chosenOhm(), 'actualMa' => round($resistor->actualMa(), 1),
-                'powerMw' => round($resistor->powerMw(), 1), 'ratingMw' => $resistor->advisedRatingMw(),
-                // Lit a third of each carrier cycle, and about half of a frame's time: common practice.
-                'averageMw' => round($resistor->powerMw() / 6, 1),
-            ],
-            'reachM' => $emitter === null ? null : round($emitter->end->reachM(IrEmitter::weakestUwM2($plan, $link), $sunlit), 1),
-            'sends' => self::names($plan, IrSends::from($plan, $endpoint)),
-            'hears' => self::names($plan, IrSends::to($plan, $endpoint)),
-            'leastIntervalMs' => $endpoint->role->sends() ? IrSends::leastIntervalMs($plan, $endpoint, $protocols) : 0,
-        ];
+        return new IrEndFigures(
+            $endpoint->id,
+            $endpoint->moduleId === null ? null : $plan->module($endpoint->moduleId)->name,
+            ! $plan->node($endpoint->nodeId)->kind->isBought(),
+            $emitter === null ? null : self::led($emitter),
+            $emitter === null ? null : round($emitter->end->reachM(IrEmitter::weakestUwM2($plan, $link), $sunlit), 1),
+            self::names($plan, IrSends::from($plan, $endpoint)),
+            self::names($plan, IrSends::to($plan, $endpoint)),
+            $endpoint->role->sends() ? IrSends::leastIntervalMs($plan, $endpoint, $protocols) : 0,
+        );
+    }
+
+    private static function led(IrEmitter $emitter): ?IrLedFigures
+    {
+        $resistor = $emitter->resistor();
+
+        return $resistor === null ? null : new IrLedFigures(
+            $emitter->onPin ? 'pin' : 'transistor',
+            round($resistor->exactOhm(), 1),
+            $resistor->chosenOhm(),
+            round($resistor->actualMa(), 1),
+            round($resistor->powerMw(), 1),
+            $resistor->advisedRatingMw(),
+            // Lit a third of each carrier cycle, and about half of a frame's time: common practice.
+            round($resistor->powerMw() / 6, 1),
+        );
     }
 
     /**

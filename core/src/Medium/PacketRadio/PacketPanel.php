@@ -7,102 +7,77 @@ namespace Rundfunk\Medium\PacketRadio;
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\PacketRadio\Shown\PacketChannels;
+use Rundfunk\Medium\PacketRadio\Shown\PacketEndFigures;
+use Rundfunk\Medium\PacketRadio\Shown\PacketExchange;
+use Rundfunk\Medium\PacketRadio\Shown\PacketFigures;
+use Rundfunk\Medium\PacketRadio\Shown\PacketLegal;
+use Rundfunk\Medium\PacketRadio\Shown\PacketSpan;
+use Rundfunk\Medium\PacketRadio\Shown\PacketSpanKind;
+use Rundfunk\Medium\PacketRadio\Shown\PacketTarget;
+use Rundfunk\Medium\PacketRadio\Shown\PacketWifi;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Shape\Schema;
 use Rundfunk\View\DrawsPanel;
 
 /** The figures of the band ruler and of one exchange. */
 final readonly class PacketPanel implements DrawsPanel
 {
-    /** @return array<string, mixed> */
-    public function panelSchema(): array
+    public function shape(): string
     {
-        $stretch = ['from' => Schema::whole(), 'to' => Schema::whole()];
-
-        return Schema::object([
-            'channels' => Schema::object($stretch),
-            'legal' => Schema::orNull(Schema::object([...$stretch, 'fromMhz' => Schema::number(), 'toMhz' => Schema::number(), 'rule' => Schema::text(), 'asOf' => Schema::text(), 'region' => Schema::text()])),
-            'wifi' => Schema::listOf(Schema::object(['channel' => Schema::whole(), ...$stretch])),
-            'here' => Schema::orNull(Schema::whole()),
-            'freqMhz' => Schema::orNull(Schema::whole()),
-            'exchange' => Schema::object([
-                'parts' => Schema::listOf(Schema::object(['kind' => Schema::oneOf('turn', 'frame', 'acknowledge'), 'label' => Schema::text(), 'us' => Schema::number()])),
-                'totalUs' => Schema::number(), 'leastRetryDelayUs' => Schema::whole(), 'sensitivityDbm' => Schema::number(),
-            ]),
-            'ends' => Schema::listOf(Schema::object([
-                'endpointId' => Schema::text(), 'disagrees' => Schema::listOf(Schema::text()), 'sender' => Schema::orNull(Schema::whole()),
-                'sendsTo' => Schema::listOf(Schema::object(['node' => Schema::text(), 'address' => Schema::orNull(Schema::text()), 'pipe' => Schema::orNull(Schema::whole())])),
-            ])),
-        ]);
+        return PacketFigures::class;
     }
 
-    /** @return array<string, mixed> */
-    public function panel(Plan $plan, Link $link, Knowledge $knowledge): array
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): PacketFigures
     {
         $settings = PacketSettings::of($link);
         $region = $knowledge->catalogue->regionOf($plan);
         $band = $region->band(PacketRadio::KEY);
 
-        return [
-            'channels' => ['from' => 0, 'to' => 125],
-            'legal' => $band === null ? null : self::legal($band, $region, new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate)),
-            'wifi' => array_map(self::wifi(...), $plan->properties->busyWifi),
-            'here' => $settings->channel,
-            'freqMhz' => $settings->channel === null ? null : PacketSpectrum::frequencyMhz($settings->channel),
-            'exchange' => self::exchange($settings),
-            'ends' => array_map(static fn (Endpoint $end): array => self::end($plan, $link, $end), $plan->endpointsOn($link)),
-        ];
+        return new PacketFigures(
+            new PacketChannels(0, 125),
+            $band === null ? null : self::legal($band, $region, new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate)),
+            array_map(self::wifi(...), $plan->properties->busyWifi),
+            $settings->channel,
+            $settings->channel === null ? null : PacketSpectrum::frequencyMhz($settings->channel),
+            self::exchange($settings),
+            array_map(static fn (Endpoint $end): PacketEndFigures => self::end($plan, $link, $end), $plan->endpointsOn($link)),
+        );
     }
 
-    /** @return array<string, float|int|string>|null */
-    private static function legal(Band $band, Region $region, PacketSpectrum $spectrum): ?array
+    private static function legal(Band $band, Region $region, PacketSpectrum $spectrum): ?PacketLegal
     {
         $legal = $spectrum->legalChannels();
 
-        return $legal === [] ? null : [
-            'from' => min($legal),
-            'to' => max($legal),
-            'fromMhz' => $band->fromMhz,
-            'toMhz' => $band->toMhz,
-            'rule' => $band->rule,
-            'asOf' => $region->asOf,
-            'region' => $region->name,
-        ];
+        return $legal === [] ? null : new PacketLegal(min($legal), max($legal), $band->fromMhz, $band->toMhz, $band->rule, $region->asOf, $region->name);
     }
 
-    /** @return array{channel: int, from: int, to: int} */
-    private static function wifi(int $channel): array
+    private static function wifi(int $channel): PacketWifi
     {
         [$from, $to] = PacketSpectrum::wifiStretch($channel);
 
-        return ['channel' => $channel, 'from' => $from, 'to' => $to];
+        return new PacketWifi($channel, $from, $to);
     }
 
-    /** @return array<string, mixed> */
-    private static function exchange(PacketSettings $settings): array
+    private static function exchange(PacketSettings $settings): PacketExchange
     {
         $air = $settings->air();
-        $parts = [
-            ['kind' => 'turn', 'label' => 'turn', 'us' => PacketAir::TURN_NS / 1000],
-            ['kind' => 'frame', 'label' => 'frame', 'us' => $air->frameNs($settings->payloadBytes) / 1000],
-        ];
+        $turn = new PacketSpan(PacketSpanKind::Turn, 'turn', PacketAir::TURN_NS / 1000);
+        $parts = [$turn, new PacketSpan(PacketSpanKind::Frame, 'frame', $air->frameNs($settings->payloadBytes) / 1000)];
         if ($settings->acknowledge) {
-            $parts[] = ['kind' => 'turn', 'label' => 'turn', 'us' => PacketAir::TURN_NS / 1000];
-            $parts[] = ['kind' => 'acknowledge', 'label' => 'acknowledge', 'us' => $air->acknowledgeNs() / 1000];
+            $parts = [...$parts, $turn, new PacketSpan(PacketSpanKind::Acknowledge, 'acknowledge', $air->acknowledgeNs() / 1000)];
         }
 
-        return [
-            'parts' => $parts,
-            'totalUs' => array_sum(array_column($parts, 'us')),
-            'leastRetryDelayUs' => RetryDelay::minimumUs($settings->rate, 0),
-            'sensitivityDbm' => $settings->rate->sensitivityDbm(),
-        ];
+        return new PacketExchange(
+            $parts,
+            array_sum(array_map(static fn (PacketSpan $span): float => $span->us, $parts)),
+            RetryDelay::minimumUs($settings->rate, 0),
+            $settings->rate->sensitivityDbm(),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function end(Plan $plan, Link $link, Endpoint $end): array
+    private static function end(Plan $plan, Link $link, Endpoint $end): PacketEndFigures
     {
         $disagrees = [];
         foreach (PacketSettings::SHARED as $setting) {
@@ -118,18 +93,9 @@ final readonly class PacketPanel implements DrawsPanel
             }
             $to = $plan->endpoint($hop->toId);
             $address = PacketPipes::addressBetween($plan, $end->id, $to);
-            $targets[$to->id] = [
-                'node' => $plan->node($to->nodeId)->name,
-                'address' => PacketAddress::tryParse($address?->value)?->spaced(),
-                'pipe' => $address?->pipe,
-            ];
+            $targets[$to->id] = new PacketTarget($plan->node($to->nodeId)->name, PacketAddress::tryParse($address?->value)?->spaced(), $address?->pipe);
         }
 
-        return [
-            'endpointId' => $end->id,
-            'disagrees' => $disagrees,
-            'sender' => $end->role->sends() ? SenderNumber::of($plan, $end) : null,
-            'sendsTo' => array_values($targets),
-        ];
+        return new PacketEndFigures($end->id, $disagrees, $end->role->sends() ? SenderNumber::of($plan, $end) : null, array_values($targets));
     }
 }

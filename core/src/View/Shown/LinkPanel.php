@@ -9,8 +9,8 @@ final readonly class LinkPanel
 {
     public function __construct(
         public string $medium,
-        /** @var array<string, mixed> */
-        public array $figures,
+        /** One of what the medium's panel says as its shape. */
+        public object $figures,
     ) {
     }
 }

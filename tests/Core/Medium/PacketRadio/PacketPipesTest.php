@@ -87,10 +87,10 @@ final class PacketPipesTest extends CoreTestCase
         $plan = self::linden();
         $header = new CHeader(self::knowledge());
         foreach ($plan->linksOver('packet-radio') as $link) {
-            foreach ((new PacketPanel)->panel($plan, $link, self::knowledge())['ends'] as $end) {
-                $node = $plan->node($plan->endpoint($end['endpointId'])->nodeId);
-                foreach ($end['sendsTo'] as $target) {
-                    self::assertStringContainsString("{$target['node']} listens on {$target['address']}", $header->write($plan, $node));
+            foreach ((new PacketPanel)->panel($plan, $link, self::knowledge())->ends as $end) {
+                $node = $plan->node($plan->endpoint($end->endpointId)->nodeId);
+                foreach ($end->sendsTo as $target) {
+                    self::assertStringContainsString("{$target->node} listens on {$target->address}", $header->write($plan, $node));
                 }
             }
         }
@@ -99,9 +99,9 @@ final class PacketPipesTest extends CoreTestCase
     public function test_the_panels_exchange_is_the_sum_of_its_parts(): void
     {
         $plan = self::linden();
-        $exchange = (new PacketPanel)->panel($plan, $plan->links()[0], self::knowledge())['exchange'];
+        $exchange = (new PacketPanel)->panel($plan, $plan->links()[0], self::knowledge())->exchange;
         // turn 130 + frame 548 + turn 130 + acknowledge 292 µs
-        self::assertSame([130, 548, 130, 292], array_column($exchange['parts'], 'us'));
-        self::assertSame(1100, $exchange['totalUs']);
+        self::assertSame([130.0, 548.0, 130.0, 292.0], array_column($exchange->parts, 'us'));
+        self::assertSame(1100.0, $exchange->totalUs);
     }
 }

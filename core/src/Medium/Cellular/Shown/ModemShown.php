@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Cellular\Shown;
+
+use Rundfunk\Medium\Cellular\DialogueStep;
+use Rundfunk\View\Shown\ListOf;
+
+/** A modem: its dialogue, its commands, its supply and level. */
+final readonly class ModemShown
+{
+    public function __construct(
+        public string $endpointId,
+        public string $name,
+        /** @var list<DialogueStep> */
+        #[ListOf(DialogueStep::class)]
+        public array $bringUp,
+        /** @var list<DialogueStep> */
+        #[ListOf(DialogueStep::class)]
+        public array $service,
+        /** @var list<DialogueStep> */
+        #[ListOf(DialogueStep::class)]
+        public array $report,
+        /** @var list<ModemCommand> */
+        #[ListOf(ModemCommand::class)]
+        public array $commands,
+        /** @var ModemSupply|null null where nothing is known of its bursts */
+        public ?ModemSupply $supply,
+        /** @var float|null on its input */
+        public ?float $levelV,
+        /** @var float|null that its input stands */
+        public ?float $levelMostV,
+    ) {
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Ip\Shown;
+
+use Rundfunk\View\Shown\ListOf;
+
+/** The figures of a house network: who has which address, and every topic. */
+final readonly class IpFigures
+{
+    public function __construct(
+        public ?SubnetFigures $subnet,
+        /** @var string|null the node that runs it */
+        public ?string $broker,
+        /** @var float how long a dead node goes unnoticed */
+        public float $goneAfterS,
+        /** @var list<IpHost> */
+        #[ListOf(IpHost::class)]
+        public array $hosts,
+        /** @var list<IpTopic> */
+        #[ListOf(IpTopic::class)]
+        public array $topics,
+    ) {
+    }
+}

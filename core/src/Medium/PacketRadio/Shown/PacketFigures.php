@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio\Shown;
+
+use Rundfunk\View\Shown\ListOf;
+
+/** The figures of a packet-radio link: the band ruler, one exchange, each end. */
+final readonly class PacketFigures
+{
+    public function __construct(
+        public PacketChannels $channels,
+        /** @var PacketLegal|null null where the region lets no channel be used */
+        public ?PacketLegal $legal,
+        /** @var list<PacketWifi> in use on the site */
+        #[ListOf(PacketWifi::class)]
+        public array $wifi,
+        /** @var int|null the channel */
+        public ?int $here,
+        public ?int $freqMhz,
+        public PacketExchange $exchange,
+        /** @var list<PacketEndFigures> */
+        #[ListOf(PacketEndFigures::class)]
+        public array $ends,
+    ) {
+    }
+}
