@@ -40,12 +40,6 @@ final readonly class Findings
         }, $this->bySubject);
     }
 
-    /** @return list<string> ids of the subjects about which a rule has found something */
-    public function subjectsOf(string $rule): array
-    {
-        return array_map(strval(...), array_keys($this->bySubject[$rule] ?? []));
-    }
-
     /**
      * What an edit changed of them.
      *
