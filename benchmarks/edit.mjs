@@ -41,7 +41,7 @@ await page.addInitScript(() => {
             body,
         });
         if (!response.ok) {
-            throw new Error(`${method} ${path}: ${response.status}`);
+            throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
         }
         return response.text();
     };
@@ -108,7 +108,9 @@ for (const shape of shapes) {
             for (const [name, operations] of Object.entries(
                 screen === 'Routes open' ? { ...edits.leaf, ...edits.broad } : edits.leaf,
             )) {
-                const times = await editing(id, operations, views);
+                // The plan has an id of its own here, if it was imported before.
+                const here = operations.map((one) => (one.kind === 'plan' ? { ...one, id } : one));
+                const times = await editing(id, here, views);
                 note(`${shape}, ${screen}: ${name}`, size, {
                     ms: median(times.edit),
                     session: median(times.session),

@@ -17,12 +17,24 @@ use Rundfunk\Text\CNames;
 /** Every topic of a link: command and state of each output, each reading, and the presence of each node. */
 final readonly class Topics
 {
+    private IpSettings $settings;
+
+    /** The first levels of every topic. */
+    private string $root;
+
+    private function __construct(private Plan $plan, private Link $link)
+    {
+        $this->settings = IpSettings::of($link);
+        $this->root = $this->settings->root === '' ? self::slug($plan->properties->name) : $this->settings->root;
+    }
+
     /** @return list<Topic> node by node */
     public static function of(Plan $plan, Link $link): array
     {
+        $all = new self($plan, $link);
         $topics = [];
         foreach ($plan->endpointsOn($link) as $endpoint) {
-            array_push($topics, ...self::ofNode($plan, $link, $plan->node($endpoint->nodeId)));
+            array_push($topics, ...$all->under($plan->node($endpoint->nodeId)));
         }
 
         return $topics;
@@ -31,15 +43,27 @@ final readonly class Topics
     /** @return list<Topic> */
     public static function ofNode(Plan $plan, Link $link, Node $node): array
     {
-        $settings = IpSettings::of($link);
-        $base = self::base($plan, $link, $node);
+        return (new self($plan, $link))->under($node);
+    }
+
+    public static function command(Plan $plan, Link $link, Output $output): string
+    {
+        return (new self($plan, $link))->base($output).'/set';
+    }
+
+    /** @return list<Topic> */
+    private function under(Node $node): array
+    {
+        $settings = $this->settings;
+        $base = $this->root.'/'.self::slug($node->name);
         $topics = [new Topic("{$base}/presence", TopicKind::Presence, $node->id, $node->id, $node->name, $settings->qos, true, 'online or offline')];
-        foreach (self::served($plan, $link, $node) as $output) {
+        foreach ($this->served($node) as $output) {
+            $path = $this->base($output);
             $says = Vocabulary::of($output);
-            $topics[] = new Topic(self::command($plan, $link, $output), TopicKind::Command, $node->id, $output->id, $output->name, $settings->qos, $settings->retainCommands, $says->commands);
-            $topics[] = new Topic(self::outputBase($plan, $link, $output).'/state', TopicKind::State, $node->id, $output->id, $output->name, $settings->qos, $settings->retainState, $says->states);
+            $topics[] = new Topic($path.'/set', TopicKind::Command, $node->id, $output->id, $output->name, $settings->qos, $settings->retainCommands, $says->commands);
+            $topics[] = new Topic($path.'/state', TopicKind::State, $node->id, $output->id, $output->name, $settings->qos, $settings->retainState, $says->states);
         }
-        foreach ($plan->controlsOf($node) as $control) {
+        foreach ($this->plan->controlsOf($node) as $control) {
             if ($control->kind === ControlKind::Reading) {
                 $unit = (new Values($control->settings))->text('unit');
                 $topics[] = new Topic("{$base}/".self::slug($control->name), TopicKind::Reading, $node->id, $control->id, $control->name, 0, true, 'a number'.($unit === '' ? '' : " in {$unit}"));
@@ -47,11 +71,6 @@ final readonly class Topics
         }
 
         return $topics;
-    }
-
-    public static function command(Plan $plan, Link $link, Output $output): string
-    {
-        return self::outputBase($plan, $link, $output).'/set';
     }
 
     /** What a route's action is as the payload of a command. */
@@ -75,15 +94,15 @@ final readonly class Topics
     }
 
     /** @return list<Output> those that the node works for others on this link: its own, and those it passes commands on to */
-    private static function served(Plan $plan, Link $link, Node $node): array
+    private function served(Node $node): array
     {
         $served = [];
-        foreach ($plan->outputsOf($node) as $output) {
+        foreach ($this->plan->outputsOf($node) as $output) {
             $served[$output->id] = $output;
         }
-        foreach ($plan->endpointsOf($node) as $endpoint) {
-            foreach ($endpoint->linkId === $link->id ? $plan->hopsTo($endpoint) : [] as $hop) {
-                $output = $plan->output($plan->route($hop->routeId)->outputId);
+        foreach ($this->plan->endpointsOf($node) as $endpoint) {
+            foreach ($endpoint->linkId === $this->link->id ? $this->plan->hopsTo($endpoint) : [] as $hop) {
+                $output = $this->plan->output($this->plan->route($hop->routeId)->outputId);
                 $served[$output->id] ??= $output;
             }
         }
@@ -91,15 +110,9 @@ final readonly class Topics
         return array_values($served);
     }
 
-    private static function outputBase(Plan $plan, Link $link, Output $output): string
+    /** An output's own levels, under the node that it is on. */
+    private function base(Output $output): string
     {
-        return self::base($plan, $link, $plan->node($output->nodeId)).'/'.self::slug($output->name);
-    }
-
-    private static function base(Plan $plan, Link $link, Node $node): string
-    {
-        $root = IpSettings::of($link)->root;
-
-        return ($root === '' ? self::slug($plan->properties->name) : $root).'/'.self::slug($node->name);
+        return $this->root.'/'.self::slug($this->plan->node($output->nodeId)->name).'/'.self::slug($output->name);
     }
 }
