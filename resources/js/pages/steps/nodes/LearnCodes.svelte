@@ -22,18 +22,26 @@
     let text = $state('');
     let rows = $state<Row[] | null>(null);
     let problem = $state<string | null>(null);
+    /** How often something was read: only the last answer counts. */
+    let reads = 0;
     /** Bits whose order no protocol says: the first that is sent may be the highest or the lowest. */
     let lowFirst = $state(false);
     const turnable = $derived((rows ?? []).some((row) => row.learned.turned !== null));
     const kept = $derived((rows ?? []).filter((row) => row.keep && row.name.trim() !== ''));
     const id = $props.id();
 
+    /** Until the answer is there nothing can be named: it would take the names back. */
     async function read(): Promise<void> {
         problem = null;
+        rows = null;
+        const turn = ++reads;
         const { data, error } = await api.POST('/api/plans/{plan}/nodes/{node}/learn', {
             params: { path: { plan: workspace.planId, node: node.id } },
             body: { medium: medium.key, text },
         });
+        if (turn !== reads) {
+            return;
+        }
         if (data !== undefined) {
             rows = data.rows.map((learned, at) => ({
                 learned,

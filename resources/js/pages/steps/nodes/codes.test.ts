@@ -240,6 +240,23 @@ test('a second code under the name of a key that is there goes to that key', asy
     expect(edit.mock.calls[0]?.slice(1)).toMatchObject([{ kind: 'keyCode', values: { controlId: sleep?.id } }]);
 });
 
+test('names are typed into the last answer only, however late another comes', async () => {
+    const late: ((data: never) => void)[] = [];
+    POST.mockImplementation(() => new Promise((resolve) => late.push(resolve as never)) as never);
+    render(LearnCodes, { node: found('Heater remote'), index: new PlanIndex(plan), medium });
+    await fireEvent.input(screen.getByLabelText('Capture'), { target: { value: 'pulse 9000' } });
+    const read = screen.getByRole('button', { name: 'Read it' });
+    await fireEvent.click(read);
+    await fireEvent.click(read);
+    late[0]?.(answer({ rows: [press(1)] }));
+    await Promise.resolve();
+    expect(screen.queryByRole('table', { name: 'Presses' })).toBeNull();
+    late[1]?.(answer({ rows: [press(2)] }));
+    await fireEvent.input(await screen.findByLabelText('Name of press 2'), { target: { value: 'Up' } });
+    await fireEvent.click(read);
+    expect(screen.queryByLabelText('Name of press 2')).toBeNull();
+});
+
 test('a code without a name is not kept', async () => {
     await learn(found('Heater remote'), [press(1)]);
     await fireEvent.input(screen.getByLabelText('Name of press 1'), { target: { value: '  ' } });
