@@ -60,8 +60,20 @@ class Shown {
         return views;
     }
 
-    /** What an edit's answer brought. */
-    take(views: Record<string, { of: string; shows: unknown }[]>): void {
+    /**
+     * What an edit's answer brought. What has come on screen since the edit was sent, `named` did not name: what is held of that
+     * may be from before the edit, and what never came may come now, so both are asked for.
+     */
+    take(views: Record<string, { of: string; shows: unknown }[]>, named: Record<string, string[]>): void {
+        this.put(views);
+        for (const { key, of } of this.open.values()) {
+            if (named[key]?.includes(of) !== true || this.held[name(key, of)] === undefined) {
+                void this.ask(key, of);
+            }
+        }
+    }
+
+    private put(views: Record<string, { of: string; shows: unknown }[]>): void {
         const held = { ...this.held };
         for (const [key, parts] of Object.entries(views)) {
             for (const { of, shows } of parts) {
@@ -78,9 +90,12 @@ class Shown {
         if (planId === '') {
             return;
         }
-        const { data } = await api.GET('/api/plans/{plan}/views/{view}', {
-            params: { path: { plan: planId, view: key }, query: of === '' ? {} : { of } },
-        });
+        // A lost connection shows when the next edit is sent, and what is missing here is asked for after that.
+        const { data } = await api
+            .GET('/api/plans/{plan}/views/{view}', {
+                params: { path: { plan: planId, view: key }, query: of === '' ? {} : { of } },
+            })
+            .catch(() => ({ data: undefined }));
         if (data === undefined || this.planId !== planId || !this.open.has(name(key, of))) {
             return;
         }
@@ -89,7 +104,7 @@ class Shown {
             await this.ask(key, of);
             return;
         }
-        this.take({ [key]: data.parts.map((part) => ({ ...part, of })) });
+        this.put({ [key]: data.parts.map((part) => ({ ...part, of })) });
     }
 }
 

@@ -34,9 +34,36 @@ test('a view is asked for once, however many show it, and forgotten when none do
 test('an edit brings what it changed of what is on screen, and of nothing else', async () => {
     shown.show('pin-table', 'n');
     await settled();
-    shown.take({ 'pin-table': [{ of: 'n', shows: null }], 'link-panel': [{ of: 'l', shows: {} }] });
+    shown.take({ 'pin-table': [{ of: 'n', shows: null }], 'link-panel': [{ of: 'l', shows: {} }] }, shown.onScreen());
+    await settled();
+    expect(GET).toHaveBeenCalledTimes(1);
     expect(shown.now('pin-table', 'n')).toBeNull();
     expect(shown.now('link-panel', 'l')).toBeUndefined();
+    shown.close('pin-table', 'n');
+});
+
+test('what came on screen after the edit was sent is asked for again: it may be from before the edit', async () => {
+    const named = shown.onScreen();
+    shown.show('pin-table', 'n');
+    await settled();
+    GET.mockResolvedValueOnce(answer(2, { pins: ['new'] }));
+    version = 2;
+    shown.take({}, named);
+    await settled();
+    expect(shown.now('pin-table', 'n')).toEqual({ pins: ['new'] });
+    shown.close('pin-table', 'n');
+});
+
+test('what could not be had is asked for again after the next edit', async () => {
+    GET.mockReset().mockRejectedValueOnce(new Error('offline'));
+    shown.show('pin-table', 'n');
+    await settled();
+    expect(shown.now('pin-table', 'n')).toBeUndefined();
+    GET.mockResolvedValueOnce(answer(2, { pins: ['new'] }));
+    version = 2;
+    shown.take({}, shown.onScreen());
+    await settled();
+    expect(shown.now('pin-table', 'n')).toEqual({ pins: ['new'] });
     shown.close('pin-table', 'n');
 });
 

@@ -83,13 +83,14 @@ class OpenPlan {
         }
         this.saving = 'saving';
         this.refusal = null;
+        const views = shown.onScreen();
         try {
             const { data, error, response } = await api.POST('/api/plans/{plan}/operations', {
                 params: { path: { plan: this.planId } },
-                body: { version: this.data.version, views: shown.onScreen(), ...edit },
+                body: { version: this.data.version, views, ...edit },
             });
             if (data !== undefined) {
-                await this.take(data);
+                await this.take(data, views);
                 this.saving = 'saved';
                 return true;
             }
@@ -119,10 +120,10 @@ class OpenPlan {
     }
 
     /** Puts an answer into what is held. Made against another version than that, it says too little: the whole is fetched. */
-    private async take(changes: Schemas['Changes']): Promise<void> {
+    private async take(changes: Schemas['Changes'], views: Record<string, string[]>): Promise<void> {
         if (this.data?.version === changes.from) {
             this.data = putInto(this.data, changes);
-            shown.take(changes.views);
+            shown.take(changes.views, views);
             return;
         }
         const { data } = await api.GET('/api/plans/{plan}', { params: { path: { plan: this.planId } } });
@@ -134,13 +135,14 @@ class OpenPlan {
         const sent = this.queue.then(async () => {
             this.saving = 'saving';
             this.refusal = null;
+            const views = shown.onScreen();
             try {
                 const { data, error } = await api.POST(path, {
                     params: { path: { plan: this.planId } },
-                    body: { views: shown.onScreen() },
+                    body: { views },
                 });
                 if (data !== undefined) {
-                    await this.take(data);
+                    await this.take(data, views);
                 }
                 this.refusal = error?.message ?? null;
                 this.saving = 'saved';
