@@ -24,7 +24,8 @@ final readonly class Findings
     }
 
     /**
-     * Two subjects may come upon one and the same: two routes that send a code, upon the code. It is listed once.
+     * Two subjects may come upon one and the same: two routes that send a code, upon the code. It is listed once, as grave as
+     * the gravest of them finds it.
      *
      * @return array<string, list<Finding>> in the order of the rules, those that found nothing too
      */
@@ -33,7 +34,10 @@ final readonly class Findings
         return array_map(static function (array $bySubject): array {
             $byId = [];
             foreach (self::inOrder(array_merge(...array_values($bySubject))) as $finding) {
-                $byId[$finding->id()] ??= $finding;
+                $held = $byId[$finding->id()] ?? null;
+                if ($held === null || $finding->severity->rank() > $held->severity->rank()) {
+                    $byId[$finding->id()] = $finding;
+                }
             }
 
             return array_values($byId);

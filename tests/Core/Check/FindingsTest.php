@@ -6,6 +6,8 @@ namespace Tests\Core\Check;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
@@ -36,6 +38,16 @@ final class FindingsTest extends CoreTestCase
         $place = $plan->places()[0];
         $after = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::Place, $place->id, ['name' => 'Elsewhere'])])->plan;
         self::assertSame($before, array_map(static fn (Finding $finding): string => $finding->id(), self::checked($after)->all()));
+    }
+
+    public function test_what_two_subjects_come_upon_is_listed_once_and_as_grave_as_either_says(): void
+    {
+        $node = self::linden()->nodes()[0];
+        $finds = new Finds('thing', WorkStep::Nodes);
+        $mild = Finding::advice('T', Spot::of($node, 'A'), 'D', 'R', about: ['x'])->foundBy($finds);
+        $grave = Finding::fault('T', Spot::of($node, 'B'), 'D', 'R', about: ['x'])->foundBy($finds);
+        self::assertSame([$grave], (new Findings(['thing' => ['one' => [$mild], 'other' => [$grave]]]))->all());
+        self::assertSame([$grave], (new Findings(['thing' => ['one' => [$grave], 'other' => [$mild]]]))->all());
     }
 
     public function test_an_id_does_not_depend_on_the_order_of_what_it_is_about(): void
