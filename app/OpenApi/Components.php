@@ -24,6 +24,7 @@ use Rundfunk\View\ResultSchema;
 use Rundfunk\View\SettingFields;
 use Rundfunk\View\View;
 use Rundfunk\View\Views;
+use stdClass;
 
 /** The shapes that requests and answers are made of. */
 final class Components
@@ -162,10 +163,18 @@ final class Components
             ]),
             'LineForm' => Schema::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),
             'Changes' => self::changes(),
-            'Workspace' => Schema::object(['version' => Schema::whole(), 'document' => Schema::ref('PlanDocument'), 'findings' => Schema::listOf(Schema::ref('Finding')), 'history' => $history]),
+            'Workspace' => Schema::object(['version' => Schema::whole(), 'plan' => Schema::ref('PlanProperties'), 'things' => self::tables(), 'findings' => Schema::listOf(Schema::ref('Finding')), 'history' => $history]),
             'ShownPart' => $shown,
             'Shown' => Schema::object(['version' => Schema::whole(), 'parts' => Schema::listOf(Schema::ref('ShownPart'))]),
         ];
+    }
+
+    /** @return array<string, mixed> all that a plan holds: a kind's fields, and a row of their values for each thing */
+    private static function tables(): array
+    {
+        $table = Schema::object(['fields' => Schema::listOf(Schema::text()), 'rows' => Schema::listOf(['type' => 'array', 'items' => new stdClass])]);
+
+        return Schema::object(array_fill_keys(array_map(static fn (ThingKind $kind): string => $kind->plural(), ThingKind::cases()), $table));
     }
 
     /**

@@ -16,6 +16,9 @@ final readonly class Kept
 {
     private const SECONDS = 7 * 24 * 3600;
 
+    /** So many changes are put down beside a list before it is packed anew. */
+    private const CHANGES = 16;
+
     public function __construct(private Repository $cache, private Edition $edition)
     {
     }
@@ -27,18 +30,67 @@ final readonly class Kept
      */
     public function take(string $planId, string $what, ?string $stamp): mixed
     {
-        $entry = $stamp === null ? null : $this->cache->get(self::key($planId, $what));
-        if (! is_array($entry) || ($entry['stamp'] ?? null) !== $stamp || ($entry['edition'] ?? null) !== $this->edition->name || ! is_string($entry['value'] ?? null)) {
-            return null;
+        $entry = $stamp === null ? null : $this->entry($planId, $what, $stamp);
+        $value = $entry === null ? false : igbinary_unserialize($entry['value']);
+        foreach ($entry['changes'] ?? [] as $packed) {
+            $change = igbinary_unserialize($packed);
+            if (! is_array($value) || ! is_array($change)) {
+                return null;
+            }
+            foreach ($change as $id => $thing) {
+                if ($thing === null) {
+                    unset($value[$id]);
+                } else {
+                    $value[$id] = $thing;
+                }
+            }
         }
-        $value = igbinary_unserialize($entry['value']);
 
         return $value === false ? null : $value;
     }
 
     public function keep(string $planId, string $what, string $stamp, mixed $value): void
     {
-        $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, 'value' => igbinary_serialize($value)], self::SECONDS);
+        $this->put($planId, $what, $stamp, ['value' => igbinary_serialize($value), 'changes' => []]);
+    }
+
+    /**
+     * What a list came to be by a change of few of its things. Those are put down beside what is kept of it already: packing
+     * thousands of things for one that changed takes longer than the change.
+     *
+     * @param  string|null  $before  the stamp that the list had
+     * @param  array<string, mixed>  $list  by id, as it is now
+     * @param  list<string>  $changed  ids of what came, changed or went, which is put down as null
+     */
+    public function keepChange(string $planId, string $what, ?string $before, string $stamp, array $list, array $changed): void
+    {
+        $entry = $before === null ? null : $this->entry($planId, $what, $before);
+        if ($entry === null || count($entry['changes']) >= self::CHANGES || count($changed) * 4 > count($list)) {
+            $this->keep($planId, $what, $stamp, $list);
+
+            return;
+        }
+        $change = array_map(static fn (string $id): mixed => $list[$id] ?? null, array_combine($changed, $changed));
+        $this->put($planId, $what, $stamp, ['value' => $entry['value'], 'changes' => [...$entry['changes'], igbinary_serialize($change)]]);
+    }
+
+    /** @return array{value: string, changes: list<string>}|null packed; null where there is none of this stamp and edition */
+    private function entry(string $planId, string $what, string $stamp): ?array
+    {
+        $entry = $this->cache->get(self::key($planId, $what));
+        if (! is_array($entry) || ($entry['stamp'] ?? null) !== $stamp || ($entry['edition'] ?? null) !== $this->edition->name || ! is_string($entry['value'] ?? null)) {
+            return null;
+        }
+        /** @var list<string> $changes */
+        $changes = is_array($entry['changes'] ?? null) ? $entry['changes'] : [];
+
+        return ['value' => $entry['value'], 'changes' => $changes];
+    }
+
+    /** @param  array{value: string, changes: list<string>}  $packed */
+    private function put(string $planId, string $what, string $stamp, array $packed): void
+    {
+        $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, ...$packed], self::SECONDS);
     }
 
     private static function key(string $planId, string $what): string

@@ -94,10 +94,11 @@ final readonly class PlanStore
     public function save(PlanRecord $record, Edited $edited, Findings $findings): void
     {
         $properties = $edited->plan->properties;
+        $old = $record->stamps ?? [];
         $fresh = $this->freshStamps($record, $edited);
         $record->fill([
             'version' => $record->version + 1,
-            'stamps' => [...$record->stamps ?? [], ...$fresh],
+            'stamps' => [...$old, ...$fresh],
             'name' => $properties->name,
             'region' => $properties->region,
             'busy_wifi' => $properties->busyWifi,
@@ -116,7 +117,11 @@ final readonly class PlanStore
             }
         }
         foreach ($fresh as $what => $stamp) {
-            $this->kept->keep($record->id, $what, $stamp, $what === self::FINDINGS ? $findings : $edited->plan->all(ThingKind::from($what)));
+            if ($what === self::FINDINGS) {
+                $this->kept->keep($record->id, $what, $stamp, $findings);
+            } else {
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $edited->plan->all(ThingKind::from($what)), $edited->touched[$what] ?? []);
+            }
         }
     }
 

@@ -8,7 +8,7 @@ use App\Models\EditState;
 use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\LoadedPlan;
-use Rundfunk\Format\PlanWriter;
+use Rundfunk\Format\PlanTables;
 
 /** What the workspace is given when a plan is opened: the plan, and what was found in it. What else it shows, it asks for. */
 final class WorkspaceView
@@ -18,7 +18,8 @@ final class WorkspaceView
     {
         return [
             'version' => $loaded->version,
-            'document' => (new PlanWriter)->toArray($loaded->plan),
+            'plan' => $loaded->plan->properties->values(),
+            'things' => PlanTables::of($loaded->plan),
             'findings' => $loaded->findings->all(),
             'history' => self::history($loaded->record, $user),
         ];

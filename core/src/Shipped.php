@@ -57,6 +57,7 @@ use Rundfunk\View\AllOffView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
+use Rundfunk\View\OffersViews;
 use Rundfunk\View\OutputMastersView;
 use Rundfunk\View\PinTableView;
 use Rundfunk\View\RouteWayView;
@@ -108,6 +109,8 @@ final class Shipped
 
     public static function views(): Views
     {
+        $byMedium = array_map(static fn (OffersViews $offers): array => $offers->views(), self::knowledge()->media->everyOffering(OffersViews::class));
+
         return Views::of(
             self::knowledge(),
             new LineMapView,
@@ -117,6 +120,7 @@ final class Shipped
             new LinkPanelView,
             new PinTableView,
             new CodeGridView,
+            ...array_merge([], ...array_values($byMedium)),
         );
     }
 

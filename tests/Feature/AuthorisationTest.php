@@ -42,7 +42,7 @@ final class AuthorisationTest extends FeatureTestCase
     {
         $plan = $this->linden(self::user());
         $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
-        $before = $this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}")->json('document');
+        $before = self::document($this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}"));
         $this->actingAs(self::user('Eve'));
         $asked = 0;
         foreach (self::addresses() as [$method, $uri]) {
@@ -52,7 +52,7 @@ final class AuthorisationTest extends FeatureTestCase
             }
         }
         self::assertGreaterThan(10, $asked);
-        self::assertSame($before, $this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}")->json('document'));
+        self::assertSame($before, self::document($this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}")));
         $this->actingAs(User::query()->where('name', 'Eve')->firstOrFail())->getJson('/api/plans')->assertExactJson(['plans' => []]);
     }
 }

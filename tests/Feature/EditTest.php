@@ -29,7 +29,7 @@ final class EditTest extends FeatureTestCase
         $this->ann = self::user();
         $this->plan = $this->linden($this->ann);
         $this->actingAs($this->ann);
-        $this->nodes = $this->look()->json('document.nodes');
+        $this->nodes = self::document($this->look())['nodes'];
     }
 
     /** @return TestResponse<Response> */
@@ -52,7 +52,7 @@ final class EditTest extends FeatureTestCase
 
     public function test_an_edit_answers_with_the_new_version_and_its_findings_and_is_kept(): void
     {
-        $link = $this->look()->json('document.links.0.id');
+        $link = self::document($this->look())['links'][0]['id'];
         $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'link', 'id' => $link, 'values' => ['settings' => ['channel' => 6]]])->assertOk();
         self::assertSame(2, $answer->json('version'));
         self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings.put'), 'rule'));
@@ -64,19 +64,19 @@ final class EditTest extends FeatureTestCase
     public function test_a_stale_edit_is_refused_with_what_was_done_since(): void
     {
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'First'))->assertOk();
-        $before = $this->look()->json('document');
+        $before = self::document($this->look());
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'Second'))
             ->assertConflict()->assertJsonPath('version', 2)->assertJsonPath('since.0.by', 'Ann')->assertJsonPath('since.0.label', 'Test');
-        self::assertSame($before, $this->look()->json('document'));
+        self::assertSame($before, self::document($this->look()));
     }
 
     public function test_the_same_edit_sent_twice_is_done_once(): void
     {
-        $before = count((array) $this->look()->json('document.places'));
+        $before = count((array) self::document($this->look())['places']);
         $add = ['op' => 'add', 'kind' => 'place', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => ['name' => 'New']];
         $this->edit($this->plan, 1, $add)->assertOk();
         $this->edit($this->plan, 1, $add)->assertConflict();
-        self::assertCount($before + 1, (array) $this->look()->json('document.places'));
+        self::assertCount($before + 1, (array) self::document($this->look())['places']);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -102,11 +102,11 @@ final class EditTest extends FeatureTestCase
     #[DataProvider('wrong')]
     public function test_a_wrong_edit_is_refused_at_its_place_and_nothing_is_lost(array $body, string $place): void
     {
-        $before = $this->look()->json('document');
+        $before = self::document($this->look());
         $this->postJson("/api/plans/{$this->plan->id}/operations", $body)
             ->assertUnprocessable()
             ->assertJsonPath('problems.0.place', $place);
-        self::assertSame($before, $this->look()->json('document'));
+        self::assertSame($before, self::document($this->look()));
     }
 
     /** @return iterable<string, array{mixed, int}> value, status */
@@ -125,29 +125,29 @@ final class EditTest extends FeatureTestCase
     #[DataProvider('values')]
     public function test_a_route_s_value_is_a_whole_number_or_none(mixed $value, int $status): void
     {
-        $route = $this->look()->json('document.routes.0.id');
+        $route = self::document($this->look())['routes'][0]['id'];
         $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'route', 'id' => $route, 'values' => ['action' => 'set', 'value' => $value]])->assertStatus($status);
         if ($status === 422) {
             $answer->assertJsonPath('problems.0.place', '/operations/0/values/value');
         } else {
-            self::assertSame($value, array_column($this->look()->json('document.routes'), 'value', 'id')[$route]);
+            self::assertSame($value, array_column(self::document($this->look())['routes'], 'value', 'id')[$route]);
             $this->undo()->assertOk();
-            self::assertNull(array_column($this->look()->json('document.routes'), 'value', 'id')[$route]);
+            self::assertNull(array_column(self::document($this->look())['routes'], 'value', 'id')[$route]);
         }
     }
 
     public function test_an_edit_is_done_whole_or_not_at_all(): void
     {
-        $before = $this->look()->json('document');
+        $before = self::document($this->look());
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'Good'), self::rename($this->nodes[1]['id'], ''))
             ->assertUnprocessable()->assertJsonPath('problems.0.place', '/operations/1/values/name');
-        self::assertSame($before, $this->look()->json('document'));
+        self::assertSame($before, self::document($this->look()));
     }
 
     public function test_a_thing_of_another_plan_is_unknown_here(): void
     {
         $other = $this->faulty($this->ann);
-        $foreign = $this->getJson("/api/plans/{$other->id}")->json('document.nodes.0.id');
+        $foreign = self::document($this->getJson("/api/plans/{$other->id}"))['nodes'][0]['id'];
         $this->edit($this->plan, 1, self::rename($foreign, 'Mine'))
             ->assertUnprocessable()
             ->assertJsonPath('problems.0.place', '/operations/0/id');
@@ -155,30 +155,30 @@ final class EditTest extends FeatureTestCase
 
     public function test_undo_and_redo_go_back_and_forth_to_the_byte(): void
     {
-        $documents = [$this->look()->json('document')];
+        $documents = [self::document($this->look())];
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
-        $documents[] = $this->look()->json('document');
+        $documents[] = self::document($this->look());
         $this->edit($this->plan, 2, ['op' => 'remove', 'kind' => 'node', 'id' => $this->nodes[3]['id']])->assertOk();
-        $documents[] = $this->look()->json('document');
+        $documents[] = self::document($this->look());
 
         $this->undo()->assertOk();
-        self::assertSame($documents[1], $this->look()->json('document'));
+        self::assertSame($documents[1], self::document($this->look()));
         $this->undo()->assertOk();
-        self::assertSame($documents[0], $this->look()->json('document'));
+        self::assertSame($documents[0], self::document($this->look()));
         $this->undo()->assertConflict();
         $this->redo()->assertOk();
-        self::assertSame($documents[1], $this->look()->json('document'));
+        self::assertSame($documents[1], self::document($this->look()));
         $this->redo()->assertOk();
-        self::assertSame($documents[2], $this->look()->json('document'));
+        self::assertSame($documents[2], self::document($this->look()));
         $this->redo()->assertConflict();
         $this->undo()->assertOk();
-        self::assertSame($documents[1], $this->look()->json('document'));
+        self::assertSame($documents[1], self::document($this->look()));
     }
 
     /** The front end never asks for the whole again: what it holds after many edits must be what it would be told. */
     public function test_answers_put_one_after_another_into_what_was_there_give_what_a_fresh_look_gives(): void
     {
-        $held = $this->look()->json();
+        $held = self::workspace($this->look());
         $link = $held['document']['links'][0]['id'];
         $route = $held['document']['routes'][0]['id'];
         $ids = static fn (string $list): array => array_column($held['document'][$list], 'id');
@@ -201,7 +201,7 @@ final class EditTest extends FeatureTestCase
             $answer = $step($held['version'])->assertOk()->json();
             self::assertSame($held['version'], $answer['from']);
             $held = self::putInto($held, $answer);
-            self::assertSame(self::sorted($this->look()->json()), self::sorted($held));
+            self::assertSame(self::sorted(self::workspace($this->look())), self::sorted($held));
             foreach ($answer['views'] as $view => $parts) {
                 $shown[$view] = array_column($parts, 'shows', 'of') + $shown[$view];
             }

@@ -21,6 +21,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Tests of the application over its JSON interface, with the real database. */
 abstract class FeatureTestCase extends FrameworkTestCase
 {
+    use ReadsFirstLooks;
     use RefreshDatabase;
 
     /** @var array<string, list<string>> what a screen shows while it edits, by view */
@@ -62,14 +63,5 @@ abstract class FeatureTestCase extends FrameworkTestCase
     protected static function rename(string $id, string $name): array
     {
         return ['op' => 'change', 'kind' => 'node', 'id' => $id, 'values' => ['name' => $name]];
-    }
-
-    /**
-     * @param  TestResponse<Response>  $response
-     * @return array<string, mixed> the plan as a file, without what a copy may change
-     */
-    protected static function document(TestResponse $response): array
-    {
-        return $response->json('document');
     }
 }

@@ -20,6 +20,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
  */
 final class OldDatabasesTest extends FrameworkTestCase
 {
+    use ReadsFirstLooks;
+
     private const SCRATCH = 'rundfunk_test_old';
 
     public function createApplication(): Application
@@ -70,7 +72,7 @@ final class OldDatabasesTest extends FrameworkTestCase
             $opened = $this->getJson("/api/plans/{$plan->id}")->assertOk();
             $before = $this->get("/api/plans/{$plan->id}/file")->assertOk()->getContent();
             foreach (['nodes', 'links', 'endpoints', 'controls', 'outputs', 'routes'] as $list) {
-                $thing = $opened->json("document.{$list}.0");
+                $thing = self::document($opened)[$list][0] ?? null;
                 self::assertIsArray($thing, "{$plan->name} has {$list}");
                 $this->postJson("/api/plans/{$plan->id}/operations", [
                     'version' => PlanRecord::query()->findOrFail($plan->id)->version,
@@ -80,7 +82,7 @@ final class OldDatabasesTest extends FrameworkTestCase
                 $this->postJson("/api/plans/{$plan->id}/undo")->assertOk();
             }
             self::assertSame($before, $this->get("/api/plans/{$plan->id}/file")->assertOk()->getContent());
-            foreach ($opened->json('document.nodes') as $node) {
+            foreach (self::document($opened)['nodes'] as $node) {
                 $this->get("/api/plans/{$plan->id}/nodes/{$node['id']}/header")->assertOk();
                 $this->getJson("/api/plans/{$plan->id}/nodes/{$node['id']}/sheet")->assertOk();
             }

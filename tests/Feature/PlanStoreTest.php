@@ -30,7 +30,7 @@ final class PlanStoreTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->linden($user);
         $this->actingAs($user);
-        $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+        $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
         DB::enableQueryLog();
         DB::flushQueryLog();
         $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
@@ -50,7 +50,7 @@ final class PlanStoreTest extends FeatureTestCase
         $this->actingAs($user);
         $counts = [];
         foreach ([$this->linden($user), $this->faulty($user)] as $plan) {
-            $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+            $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
             DB::enableQueryLog();
             DB::flushQueryLog();
             $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
@@ -75,16 +75,16 @@ final class PlanStoreTest extends FeatureTestCase
         $one = $this->linden($user);
         $other = app(PlanStore::class)->create($user, LindenHollow::plan(app(Assigner::class)));
         $this->actingAs($user);
-        $node = $this->getJson("/api/plans/{$one->id}")->json('document.nodes.0.id');
+        $node = self::document($this->getJson("/api/plans/{$one->id}"))['nodes'][0]['id'];
         $this->edit($one, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();
-        self::assertContains($node, array_column($this->getJson("/api/plans/{$other->id}")->json('document.nodes'), 'id'));
+        self::assertContains($node, array_column(self::document($this->getJson("/api/plans/{$other->id}"))['nodes'], 'id'));
     }
 
     public function test_a_plan_that_breaks_the_trades_rules_can_be_stored(): void
     {
         $user = self::user();
         $plan = $this->faulty($user);
-        $addresses = array_filter(array_column($this->actingAs($user)->getJson("/api/plans/{$plan->id}")->json('document.addresses'), 'value'));
+        $addresses = array_filter(array_column(self::document($this->actingAs($user)->getJson("/api/plans/{$plan->id}"))['addresses'], 'value'));
         self::assertNotSame($addresses, array_unique($addresses));
     }
 
@@ -93,9 +93,9 @@ final class PlanStoreTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->linden($user);
         $this->actingAs($user);
-        $node = $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.id');
+        $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
         $note = "  zwei Räume, 5 Ω \u{1F4E1}\nund ein <b>Fenster</b>  ";
         $this->edit($plan, 1, ['op' => 'change', 'kind' => 'node', 'id' => $node, 'values' => ['note' => $note]])->assertOk();
-        self::assertSame($note, $this->getJson("/api/plans/{$plan->id}")->json('document.nodes.0.note'));
+        self::assertSame($note, self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['note']);
     }
 }

@@ -50,13 +50,13 @@ final class PlanTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->linden($user);
         $copy = $this->actingAs($user)->postJson("/api/plans/{$plan->id}/duplicate")->assertCreated()->json('id');
-        $original = $this->getJson("/api/plans/{$plan->id}")->json('document');
-        $copied = $this->getJson("/api/plans/{$copy}")->json('document');
+        $original = self::document($this->getJson("/api/plans/{$plan->id}"));
+        $copied = self::document($this->getJson("/api/plans/{$copy}"));
         self::assertSame('Copy of Linden Hollow', $copied['plan']['name']);
         unset($original['plan'], $copied['plan']);
         self::assertSame($original, $copied);
         $this->edit(PlanRecord::query()->findOrFail($copy), 1, self::rename($copied['nodes'][0]['id'], 'Changed'))->assertOk();
-        self::assertSame($original['nodes'], $this->getJson("/api/plans/{$plan->id}")->json('document.nodes'));
+        self::assertSame($original['nodes'], self::document($this->getJson("/api/plans/{$plan->id}"))['nodes']);
     }
 
     public function test_storing_and_loading_changes_nothing(): void

@@ -22,7 +22,7 @@ final class SetTest extends FeatureTestCase
         $answer->assertJsonPath('added', 10)->assertJsonCount(10, 'cells')->assertJsonPath('leftOut', []);
         self::assertSame(1, $plan->refresh()->version);
         $this->postJson("/api/plans/{$plan->id}/operations", ['version' => 1, 'label' => 'Lay out', 'operations' => $answer->json('operations')])->assertOk();
-        $node = array_column($this->getJson("/api/plans/{$plan->id}")->assertOk()->json('document.nodes'), 'id', 'name')['Toy diggers'];
+        $node = array_column(self::document($this->getJson("/api/plans/{$plan->id}")->assertOk())['nodes'], 'id', 'name')['Toy diggers'];
         $this->getJson("/api/plans/{$plan->id}/views/code-grid?of={$node}")->assertOk()->assertJsonFragment(['name' => 'Scoop 2']);
         $this->layOut($plan, 'Toy diggers', ['medium' => 'infrared', 'values' => ['functions' => 'Scoop', 'channels' => 2, 'lowest' => 0, 'highest' => 4, 'address' => 0x31, 'command' => 0x20]])
             ->assertJsonPath('added', 0)->assertJsonPath('leftOut', ['10 are there already'])->assertJsonPath('operations', []);

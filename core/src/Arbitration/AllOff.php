@@ -7,6 +7,8 @@ namespace Rundfunk\Arbitration;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\ThingKind;
 
 /** What "all off" means: every output that something can put on. A message is sent and gone; there is nothing to put off. */
 final readonly class AllOff
@@ -14,20 +16,19 @@ final readonly class AllOff
     /** @return list<Output> */
     public static function of(Plan $plan): array
     {
-        return array_values(array_filter($plan->outputs(), static fn (Output $output): bool => self::reaches($plan, $output)));
+        // In one pass over the routes: asked output by output, a large plan takes as long as the rest of an edit.
+        $putOn = [];
+        foreach ($plan->all(ThingKind::Route) as $route) {
+            if ($route instanceof Route && ! $route->putsOff()) {
+                $putOn[$route->outputId] = true;
+            }
+        }
+
+        return array_values(array_filter($plan->outputs(), static fn (Output $output): bool => $output->kind !== OutputKind::Message && isset($putOn[$output->id])));
     }
 
     public static function reaches(Plan $plan, Output $output): bool
     {
-        if ($output->kind === OutputKind::Message) {
-            return false;
-        }
-        foreach ($plan->routesTo($output) as $route) {
-            if (! $route->putsOff()) {
-                return true;
-            }
-        }
-
-        return false;
+        return $output->kind !== OutputKind::Message && array_filter($plan->routesTo($output), static fn (Route $route): bool => ! $route->putsOff()) !== [];
     }
 }

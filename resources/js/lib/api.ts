@@ -2,7 +2,6 @@ import createClient from 'openapi-fetch';
 import type { components, paths } from './api-types';
 
 export type Schemas = components['schemas'];
-export type Workspace = Schemas['Workspace'];
 export type PlanDocument = Schemas['PlanDocument'];
 export type Operation = Schemas['Operation'];
 export type Finding = Schemas['Finding'];

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from './api';
+import type { Workspace } from './tables';
 import { putInto } from './changes';
 
-type Workspace = Schemas['Workspace'];
 type Changes = Schemas['Changes'];
 
 const held = {

@@ -1,6 +1,6 @@
 import type { Schemas } from './api';
+import type { Workspace } from './tables';
 
-type Workspace = Schemas['Workspace'];
 type Changes = Schemas['Changes'];
 
 /** What an edit's answer changed, put into what was there: the workspace of the new version. */

@@ -3,6 +3,9 @@ import { api, type Schemas } from './api';
 type Shapes = Schemas['Views'];
 export type ViewKey = keyof Shapes;
 
+/** The most that the server shows in one answer. */
+const AT_ONCE = 50;
+
 interface Open {
     key: ViewKey;
     of: string;
@@ -15,6 +18,7 @@ class Shown {
     private version = (): number => 0;
     private held = $state.raw<Record<string, unknown>>({});
     private readonly open = new Map<string, Open>();
+    private readonly wanted = new Map<ViewKey, string[]>();
 
     /** Another plan, or the same from the beginning: whatever is on screen is asked for again. */
     begin(planId: string, version: () => number): void {
@@ -22,7 +26,7 @@ class Shown {
         this.version = version;
         this.held = {};
         for (const one of this.open.values()) {
-            void this.ask(one.key, one.of);
+            this.ask(one.key, one.of);
         }
     }
 
@@ -39,7 +43,7 @@ class Shown {
             return;
         }
         this.open.set(name(key, of), { key, of, count: 1 });
-        void this.ask(key, of);
+        this.ask(key, of);
     }
 
     close(key: ViewKey, of: string): void {
@@ -68,7 +72,7 @@ class Shown {
         this.put(views);
         for (const { key, of } of this.open.values()) {
             if (named[key]?.includes(of) !== true || this.held[name(key, of)] === undefined) {
-                void this.ask(key, of);
+                this.ask(key, of);
             }
         }
     }
@@ -85,7 +89,23 @@ class Shown {
         this.held = held;
     }
 
-    private async ask(key: ViewKey, of: string): Promise<void> {
+    /** Whatever comes on screen in one go is asked for together. */
+    private ask(key: ViewKey, of: string): void {
+        if (this.wanted.size === 0) {
+            queueMicrotask(() => {
+                const wanted = [...this.wanted];
+                this.wanted.clear();
+                for (const [one, ids] of wanted) {
+                    for (let from = 0; from < ids.length; from += AT_ONCE) {
+                        void this.fetch(one, ids.slice(from, from + AT_ONCE));
+                    }
+                }
+            });
+        }
+        this.wanted.set(key, [...(this.wanted.get(key) ?? []), of]);
+    }
+
+    private async fetch(key: ViewKey, ids: string[]): Promise<void> {
         const planId = this.planId;
         if (planId === '') {
             return;
@@ -93,18 +113,22 @@ class Shown {
         // A lost connection shows when the next edit is sent, and what is missing here is asked for after that.
         const { data } = await api
             .GET('/api/plans/{plan}/views/{view}', {
-                params: { path: { plan: planId, view: key }, query: of === '' ? {} : { of } },
+                params: { path: { plan: planId, view: key }, query: ids.join(',') === '' ? {} : { of: ids.join(',') } },
             })
             .catch(() => ({ data: undefined }));
-        if (data === undefined || this.planId !== planId || !this.open.has(name(key, of))) {
+        if (data === undefined || this.planId !== planId) {
             return;
         }
         // An edit may have been answered while this was on its way: what is older than the plan is asked for again.
         if (data.version < this.version()) {
-            await this.ask(key, of);
+            for (const of of ids) {
+                if (this.open.has(name(key, of))) {
+                    this.ask(key, of);
+                }
+            }
             return;
         }
-        this.put({ [key]: data.parts.map((part) => ({ ...part, of })) });
+        this.put({ [key]: data.parts });
     }
 }
 

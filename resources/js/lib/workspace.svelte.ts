@@ -1,7 +1,8 @@
-import { api, type Catalogue, type Operation, type Schemas, type Workspace } from './api';
+import { api, type Catalogue, type Operation, type Schemas } from './api';
 import { putInto } from './changes';
 import { PlanIndex } from './plan-index';
 import { shown } from './shown.svelte';
+import { untabled, type Workspace } from './tables';
 
 type Saving = 'saved' | 'saving' | 'failed';
 interface Edit {
@@ -46,7 +47,7 @@ class OpenPlan {
         }
         // An edit may have been answered while this was on its way.
         if (plan.data === undefined || plan.data.version >= (this.data?.version ?? 0)) {
-            this.data = plan.data ?? null;
+            this.data = plan.data === undefined ? null : untabled(plan.data);
         }
         this.missing = plan.data === undefined;
         shown.begin(plan.data === undefined ? '' : planId, () => this.data?.version ?? 0);
@@ -127,7 +128,7 @@ class OpenPlan {
             return;
         }
         const { data } = await api.GET('/api/plans/{plan}', { params: { path: { plan: this.planId } } });
-        this.data = data ?? this.data;
+        this.data = data === undefined ? this.data : untabled(data);
         shown.begin(this.planId, () => this.data?.version ?? 0);
     }
 

@@ -8,7 +8,8 @@ const GET = vi.mocked(api.GET);
 const POST = vi.mocked(api.POST);
 const state = (version: number) => ({
     version,
-    document: { acceptances: [], places: [], nodes: [], links: [] },
+    plan: {},
+    things: { acceptances: { fields: [], rows: [] } },
     findings: [],
     history: { undo: null, redo: null },
 });

@@ -1,5 +1,6 @@
 import type { Component } from 'svelte';
-import type { Catalogue, Workspace } from '../lib/api';
+import type { Catalogue } from '../lib/api';
+import type { Workspace } from '../lib/tables';
 import type { PlanIndex } from '../lib/plan-index';
 import Assign from './steps/Assign.svelte';
 import Build from './steps/Build.svelte';

@@ -2,18 +2,20 @@
     import type { Schemas } from '../lib/api';
     import { ulid } from '../lib/ulid';
     import { add, change, workspace } from '../lib/workspace.svelte';
+    import SelectField from '../widgets/SelectField.svelte';
     import TextField from '../widgets/TextField.svelte';
     import EndsTable from './EndsTable.svelte';
+    import IpTopics from './IpTopics.svelte';
     import type { PanelProps } from './panels';
 
     let { figures, link, index, medium }: PanelProps<'ip'> = $props();
 
-    const kinds = {
-        command: 'is told',
-        state: 'says what is so',
-        reading: 'says a reading',
-        presence: 'says it is there',
-    };
+    /** A network of more nodes than this shows the topics of one at a time. */
+    const FEW = 12;
+    const ends = $derived(index.endpointsOn(link.id));
+    let chosen = $state('');
+    const picked = $derived(ends.find((one) => one.id === chosen) ?? ends[0]);
+    const listed = $derived(ends.length <= FEW || picked === undefined ? ends : [picked]);
 
     /** Where a host number lies on the band, in per cent. */
     const at = (number: number): number => (100 * number) / Math.max(1, figures.subnet?.hosts ?? 1);
@@ -81,22 +83,21 @@
             told of after {figures.goneAfterS} s</span
         >
     </h2>
+    {#if ends.length > FEW}
+        <SelectField
+            label="Topics of"
+            class="w-[260px] px-3 pt-2"
+            value={picked?.id ?? ''}
+            items={ends.map((one) => ({ value: one.id, name: index.node(one.nodeId)?.name ?? '' }))}
+            onsave={(id) => (chosen = id)}
+        />
+    {/if}
     <table class="ledger mt-1">
         <thead><tr><th>Node</th><th>Does</th><th>Topic</th><th>Says</th><th>QoS</th><th>Kept</th></tr></thead>
-        <tbody>
-            {#each figures.topics as topic (`${topic.topic} ${topic.kind}`)}
-                <tr>
-                    <td class="whitespace-nowrap">{topic.node}</td>
-                    <td class="text-soft text-[14px] whitespace-nowrap">{kinds[topic.kind]}</td>
-                    <td class="mono text-[13px] {topic.fault ? 'text-fault' : ''}"
-                        >{topic.topic}{#if topic.fault}<span class="block">{topic.fault}</span>{/if}</td
-                    >
-                    <td class="mono text-[13px]">{topic.payload}</td>
-                    <td class="mono">{topic.qos}</td>
-                    <td>{topic.retained ? 'yes' : 'no'}</td>
-                </tr>
-            {:else}<tr><td colspan="6" class="text-soft">Nothing is said on this network yet.</td></tr>{/each}
-        </tbody>
+        {#each listed as one (one.id)}
+            <IpTopics endId={one.id} />
+        {:else}<tbody><tr><td colspan="6" class="text-soft">Nothing is said on this network yet.</td></tr></tbody
+            >{/each}
     </table>
 </section>
 <p class="text-soft mt-2 max-w-[60em] text-[14px]">

@@ -1,7 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { api, type Catalogue, type Operation, type PlanDocument, type Schemas, type Workspace } from '../lib/api';
+import { api, type Catalogue, type Operation, type PlanDocument, type Schemas } from '../lib/api';
+import { tabled } from '../lib/tables.fixture';
 import { workspace } from '../lib/workspace.svelte';
 import UseInPlan from './UseInPlan.svelte';
 
@@ -66,7 +67,7 @@ beforeEach(() => {
                 ? answer({ plans: [{ id: 'p', name: 'Linden Hollow' }] })
                 : path === '/api/catalogue'
                   ? answer(catalogue)
-                  : answer({ version: 1, document, findings: [] } as unknown as Workspace),
+                  : answer({ version: 1, ...tabled(document), findings: [] } as unknown as Schemas['Workspace']),
         )) as never);
     workspace.catalogue = null;
 });

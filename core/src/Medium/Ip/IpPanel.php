@@ -7,18 +7,23 @@ namespace Rundfunk\Medium\Ip;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\Ip\Shown\IpFigures;
 use Rundfunk\Medium\Ip\Shown\IpHost;
-use Rundfunk\Medium\Ip\Shown\IpTopic;
 use Rundfunk\Medium\Ip\Shown\SubnetFigures;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\View\DrawsPanel;
+use Rundfunk\View\OffersViews;
 
-/** The figures of the house network: who has which address, and every topic. */
-final readonly class IpPanel implements DrawsPanel
+/** The figures of the house network: who has which address. */
+final readonly class IpPanel implements DrawsPanel, OffersViews
 {
     public function shape(): string
     {
         return IpFigures::class;
+    }
+
+    public function views(): array
+    {
+        return [new TopicsView];
     }
 
     public function panel(Plan $plan, Link $link, Knowledge $knowledge): IpFigures
@@ -38,10 +43,6 @@ final readonly class IpPanel implements DrawsPanel
             $broker === null ? null : $plan->node($broker->nodeId)->name,
             $settings->goneAfterS(),
             $hosts,
-            array_map(static fn (Topic $topic): IpTopic => new IpTopic(
-                $plan->node($topic->nodeId)->name, $topic->what, $topic->kind, $topic->name,
-                $topic->qos, $topic->retained, $topic->payload, Topic::fault($topic->name),
-            ), Topics::of($plan, $link)),
         );
     }
 }

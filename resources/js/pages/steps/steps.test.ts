@@ -1,7 +1,8 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { api, type Catalogue, type PlanDocument, type Workspace } from '../../lib/api';
+import { api, type Catalogue, type PlanDocument } from '../../lib/api';
+import type { Workspace } from '../../lib/tables';
 import { PlanIndex } from '../../lib/plan-index';
 import { shown } from '../../lib/shown.svelte';
 import { workspace } from '../../lib/workspace.svelte';
@@ -86,9 +87,17 @@ const edit = vi.fn(() => Promise.resolve(true));
 beforeEach(() => {
     edit.mockClear();
     vi.spyOn(workspace, 'edit').mockImplementation(edit);
-    vi.spyOn(api, 'GET').mockImplementation(((_path: string, given: { params: { path: { view: string } } }) =>
+    vi.spyOn(api, 'GET').mockImplementation(((
+        _path: string,
+        given: { params: { path: { view: string }; query?: { of?: string } } },
+    ) =>
         Promise.resolve({
-            data: { version: 1, parts: [{ of: '', shows: given.params.path.view === 'line-map' ? lineMap : null }] },
+            data: {
+                version: 1,
+                parts: [
+                    { of: given.params.query?.of ?? '', shows: given.params.path.view === 'line-map' ? lineMap : null },
+                ],
+            },
         })) as never);
     shown.begin('p', () => 1);
 });

@@ -6,7 +6,7 @@ namespace Rundfunk\Medium\Ip\Shown;
 
 use Rundfunk\View\Shown\ListOf;
 
-/** The figures of a house network: who has which address, and every topic. */
+/** The figures of a house network: who has which address. */
 final readonly class IpFigures
 {
     public function __construct(
@@ -18,9 +18,6 @@ final readonly class IpFigures
         /** @var list<IpHost> */
         #[ListOf(IpHost::class)]
         public array $hosts,
-        /** @var list<IpTopic> */
-        #[ListOf(IpTopic::class)]
-        public array $topics,
     ) {
     }
 }

@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from 'vitest';
+import type { PlanDocument, Schemas } from './api';
+import { untabled } from './tables';
+import { tabled } from './tables.fixture';
+
+test('a table gives the list that it was made of', () => {
+    const answer = {
+        version: 3,
+        plan: { id: 'p', name: 'House' },
+        things: {
+            nodes: {
+                fields: ['id', 'name', 'board'],
+                rows: [
+                    ['a', 'One', null],
+                    ['b', 'Two', 'wifi'],
+                ],
+            },
+            routes: { fields: ['id'], rows: [] },
+        },
+        findings: [],
+        history: { undo: null, redo: 'Rename' },
+    } as unknown as Schemas['Workspace'];
+
+    const held = untabled(answer);
+
+    expect(held.document.nodes).toEqual([
+        { id: 'a', name: 'One', board: null },
+        { id: 'b', name: 'Two', board: 'wifi' },
+    ]);
+    expect(held.document.routes).toEqual([]);
+    expect(held.document.plan.name).toBe('House');
+    expect(held.version).toBe(3);
+    expect(held.history.redo).toBe('Rename');
+});
+
+test('the demo comes back as it was', () => {
+    const document = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8')) as PlanDocument;
+    const answer = { version: 1, ...tabled(document), findings: [], history: { undo: null, redo: null } };
+    expect(untabled(answer).document).toEqual(document);
+});
