@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use Illuminate\Contracts\Cache\Repository;
+use LogicException;
 
 /**
  * What was read or worked out of a plan, kept beside the database: putting together thousands of things from their rows
@@ -51,7 +52,7 @@ final readonly class Kept
 
     public function keep(string $planId, string $what, string $stamp, mixed $value): void
     {
-        $this->put($planId, $what, $stamp, ['value' => igbinary_serialize($value), 'changes' => []]);
+        $this->put($planId, $what, $stamp, ['value' => self::packed($value), 'changes' => []]);
     }
 
     /**
@@ -71,7 +72,7 @@ final readonly class Kept
             return;
         }
         $change = array_map(static fn (string $id): mixed => $list[$id] ?? null, array_combine($changed, $changed));
-        $this->put($planId, $what, $stamp, ['value' => $entry['value'], 'changes' => [...$entry['changes'], igbinary_serialize($change)]]);
+        $this->put($planId, $what, $stamp, ['value' => $entry['value'], 'changes' => [...$entry['changes'], self::packed($change)]]);
     }
 
     /** @return array{value: string, changes: list<string>}|null packed; null where there is none of this stamp and edition */
@@ -91,6 +92,11 @@ final readonly class Kept
     private function put(string $planId, string $what, string $stamp, array $packed): void
     {
         $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, ...$packed], self::SECONDS);
+    }
+
+    private static function packed(mixed $value): string
+    {
+        return igbinary_serialize($value) ?? throw new LogicException('What is kept can be packed.');
     }
 
     private static function key(string $planId, string $what): string

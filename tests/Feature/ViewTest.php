@@ -63,6 +63,14 @@ final class ViewTest extends FeatureTestCase
         self::assertArrayNotHasKey('link-panel', $answer->json('views'));
     }
 
+    public function test_the_line_map_is_a_file_to_print(): void
+    {
+        $route = self::document($this->getJson("/api/plans/{$this->plan->id}"))['routes'][0]['id'];
+        $plain = $this->get("/api/plans/{$this->plan->id}/line-map.svg")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="linden-hollow.svg"');
+        self::assertStringNotContainsString('class="traced"', (string) $plain->getContent());
+        self::assertStringContainsString('class="traced"', (string) $this->get("/api/plans/{$this->plan->id}/line-map.svg?route={$route}")->assertOk()->getContent());
+    }
+
     public function test_long_answers_are_sent_compressed_to_whoever_takes_that(): void
     {
         $plain = $this->getJson("/api/plans/{$this->plan->id}")->assertOk();

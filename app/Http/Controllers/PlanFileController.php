@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
+use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
@@ -33,6 +34,19 @@ final class PlanFileController
         $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
 
         return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->properties->name, '-', 'en').'.json');
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/line-map.svg', operationId: 'drawPlan', summary: 'The line map to print, with a route followed on it if one is named', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'route', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'A drawing', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
+    ])]
+    public function draw(Request $request, string $plan): Response
+    {
+        $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
+        $route = $request->query('route');
+
+        return Download::of(LineMapDrawing::toPrint($loaded, $this->knowledge->media, is_string($route) ? $route : ''), 'image/svg+xml', Str::slug($loaded->properties->name, '-', 'en').'.svg');
     }
 
     #[OA\Post(path: '/api/plans/import', operationId: 'importPlan', summary: 'Make a plan from a file', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDocument')), responses: [

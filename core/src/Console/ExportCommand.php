@@ -7,6 +7,7 @@ namespace Rundfunk\Console;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\WiringTable;
+use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Knowledge;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -25,14 +26,19 @@ final class ExportCommand extends Command
     {
         $this->setDescription("Prints what a node's builder needs")
             ->addArgument('plan', InputArgument::REQUIRED, 'A plan file')
-            ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id")
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap');
+            ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id, unless the whole plan is drawn")
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap; of the whole plan, line-map-svg');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $format = Options::text($input, 'format');
         $plan = PlanFile::read(Options::argument($input, 'plan'), $this->knowledge);
+        if ($format === 'line-map-svg') {
+            $output->write(LineMapDrawing::toPrint($plan, $this->knowledge->media), false, OutputInterface::OUTPUT_RAW);
+
+            return 0;
+        }
         $node = $plan->node(Options::text($input, 'node'));
         $output->write(match ($format) {
             'c-header' => (new CHeader($this->knowledge))->write($plan, $node),

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
+use Rundfunk\Drawing\Ink;
+use Rundfunk\Drawing\LineMapDrawing;
+use Rundfunk\Drawing\MapBand;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
-use Rundfunk\View\Shown\LineMap;
+use Rundfunk\View\Shown\DrawnBand;
+use Rundfunk\View\Shown\LineMapBands;
 
 /** The whole network as a line map, laid out for a page of so many pixels. */
 final readonly class LineMapView implements View
@@ -29,14 +33,16 @@ final readonly class LineMapView implements View
 
     public function shape(): string
     {
-        return LineMap::class;
+        return LineMapBands::class;
     }
 
-    /** @param  string  $of  the width of the page, px; the usual one when it is none */
-    public function of(string $of, Plan $plan, Knowledge $knowledge): LineMap
+    /** @param  string  $of  the width of the page, px, the usual one when it is none; and, after a space, the id of a route to follow */
+    public function of(string $of, Plan $plan, Knowledge $knowledge): LineMapBands
     {
-        $width = preg_match('/^\d{1,5}$/D', $of) === 1 ? max(self::NARROWEST, min(self::WIDEST, (int) $of)) : self::USUAL;
+        [$wide, $routeId] = [...explode(' ', $of, 2), ''];
+        $width = preg_match('/^\d{1,5}$/D', $wide) === 1 ? max(self::NARROWEST, min(self::WIDEST, (int) $wide)) : self::USUAL;
+        $drawing = LineMapDrawing::on($width, $plan, $knowledge->media, Ink::Screen, $routeId);
 
-        return (new LineMapLayout($plan, $knowledge->media))->on($width);
+        return new LineMapBands(array_map(static fn (MapBand $band, string $svg): DrawnBand => new DrawnBand($band->width, $band->height, $svg), $drawing->map->bands, $drawing->bands()));
     }
 }

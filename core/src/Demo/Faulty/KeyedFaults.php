@@ -12,7 +12,7 @@ use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\SupplyFrom;
 
-/** What can go wrong with keyed radio: two drives and a fob too many. */
+/** What can go wrong with on-off keyed radio: two drives and a fob too many. */
 final readonly class KeyedFaults
 {
     public static function add(Sketch $sketch): void

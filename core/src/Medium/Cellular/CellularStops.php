@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Drawing\MarksStops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\HasAddresses;
-use Rundfunk\View\MarksStops;
 
 /** Where a message goes, and how an end is marked on the line map. */
 final readonly class CellularStops implements HasAddresses, MarksStops

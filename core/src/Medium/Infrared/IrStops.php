@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Drawing\MarksStops;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\View\MarksStops;
 
 /** Where a message goes, and how an end is marked on the line map. */
 final readonly class IrStops implements MarksStops

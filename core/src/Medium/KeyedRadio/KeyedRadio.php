@@ -21,7 +21,7 @@ final readonly class KeyedRadio implements Medium
 
     public function name(): string
     {
-        return 'keyed radio';
+        return 'on-off keyed radio';
     }
 
     public function part(): string

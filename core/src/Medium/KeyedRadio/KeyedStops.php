@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
+use Rundfunk\Drawing\MarksStops;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
@@ -11,7 +12,6 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\HasAddresses;
-use Rundfunk\View\MarksStops;
 
 /** Where a message goes, and how an end is marked on the line map. */
 final readonly class KeyedStops implements HasAddresses, MarksStops

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Drawing\MarksStops;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\HasAddresses;
-use Rundfunk\View\MarksStops;
 
 /** Where a message goes, and how an end is marked on the line map. */
 final readonly class PacketStops implements HasAddresses, MarksStops

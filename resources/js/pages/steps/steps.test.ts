@@ -52,33 +52,18 @@ function props(more: Partial<Workspace> = {}): StepProps {
     return { data: given, index: new PlanIndex(given.document), catalogue, planId: 'p', item: '' };
 }
 
-/** One band with a post a node and a line a link, as the core lays it out. */
+/** One band with a post a node and a line a link, as the core draws it. */
 const lineMap = {
-    order: document.nodes.map((node) => node.id),
     bands: [
         {
-            posts: document.nodes.map((node, at) => ({
-                nodeId: node.id,
-                placeId: node.placeId,
-                x: 90 * at,
-                bottom: 99,
-            })),
-            places: [],
-            lines: document.links.map((link, at) => ({
-                linkId: link.id,
-                form: 'dashed',
-                mediumKey: link.medium,
-                medium: link.medium,
-                y: 54 * at,
-                from: 0,
-                to: 90,
-                fromBefore: false,
-                toAfter: false,
-                stops: [],
-            })),
-            bars: [],
             width: 800,
             height: 600,
+            svg: [
+                ...document.nodes.map(({ id, name }) => ({ kind: 'node', id, name })),
+                ...document.links.map(({ id, name }) => ({ kind: 'link', id, name })),
+            ]
+                .map(({ kind, id, name }) => `<a data-kind="${kind}" data-id="${id}" aria-label="${name}"></a>`)
+                .join(''),
         },
     ],
 };

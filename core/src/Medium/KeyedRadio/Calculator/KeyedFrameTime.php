@@ -22,7 +22,7 @@ final readonly class KeyedFrameTime implements DrawsCurve, FitsPlans
 
     public function topic(): string
     {
-        return 'Keyed radio';
+        return 'On-off keying';
     }
 
     public function title(): string

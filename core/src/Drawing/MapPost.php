@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View\Shown;
+namespace Rundfunk\Drawing;
 
 /** A node, as a post. */
 final readonly class MapPost

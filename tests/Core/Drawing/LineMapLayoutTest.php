@@ -2,21 +2,21 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\View;
+namespace Tests\Core\Drawing;
 
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Drawing\LineMap;
+use Rundfunk\Drawing\LineMapLayout;
+use Rundfunk\Drawing\MapBand;
+use Rundfunk\Drawing\MapLine;
+use Rundfunk\Drawing\MapPost;
+use Rundfunk\Drawing\MapStop;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\View\LineMapLayout;
-use Rundfunk\View\Shown\LineMap;
-use Rundfunk\View\Shown\MapBand;
-use Rundfunk\View\Shown\MapLine;
-use Rundfunk\View\Shown\MapPost;
-use Rundfunk\View\Shown\MapStop;
 use Tests\Core\CoreTestCase;
 
-final class LineMapTest extends CoreTestCase
+final class LineMapLayoutTest extends CoreTestCase
 {
     private static function map(Plan $plan, int $width = 900): LineMap
     {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View\Shown;
+namespace Rundfunk\Drawing;
 
 /** The posts of one place that stand side by side. */
 final readonly class MapPlace

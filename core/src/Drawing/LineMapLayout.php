@@ -2,20 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View;
+namespace Rundfunk\Drawing;
 
 use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
-use Rundfunk\View\Shown\LineMap;
-use Rundfunk\View\Shown\MapBand;
-use Rundfunk\View\Shown\MapBar;
-use Rundfunk\View\Shown\MapLine;
-use Rundfunk\View\Shown\MapPlace;
-use Rundfunk\View\Shown\MapPost;
-use Rundfunk\View\Shown\MapStop;
 
 /** Where posts and lines of the line map lie on the page. All lengths in pixels. */
 final readonly class LineMapLayout

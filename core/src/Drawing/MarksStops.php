@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View;
+namespace Rundfunk\Drawing;
 
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;

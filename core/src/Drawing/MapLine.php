@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View\Shown;
+namespace Rundfunk\Drawing;
 
 use Rundfunk\Medium\LineForm;
 
@@ -22,7 +22,7 @@ final readonly class MapLine
         /** It goes on in the band after. */
         public bool $toAfter,
         /** @var list<MapStop> */
-        #[ListOf(MapStop::class)] public array $stops,
+        public array $stops,
     ) {
     }
 }

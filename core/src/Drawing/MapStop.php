@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View\Shown;
+namespace Rundfunk\Drawing;
 
 /** An end of a link, where its line meets its post. */
 final readonly class MapStop

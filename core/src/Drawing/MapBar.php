@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View\Shown;
+namespace Rundfunk\Drawing;
 
 /** A node that is on several lines, as a bar across them. */
 final readonly class MapBar
