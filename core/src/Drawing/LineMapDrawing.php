@@ -12,8 +12,8 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
 /**
- * The line map, drawn. Posts, lines and stops bear ids ("node-…", "link-…", "end-…"), and posts and names of lines say in
- * `data-kind` and `data-id` what they are, for a page to make links of them.
+ * The line map, drawn. The names of nodes and links, for a page to make links of them, and the stops bear ids: "node-…",
+ * "link-…" with the number of the band, "end-…".
  */
 final readonly class LineMapDrawing
 {
@@ -71,7 +71,8 @@ final readonly class LineMapDrawing
             ...array_map(fn (MapPost $post): string => $this->post($post), $band->posts),
             ...$this->traced($band),
             ...array_map(fn (MapBar $bar): string => $this->bar($band, $bar), $band->bars),
-            ...array_map(fn (MapLine $line): string => $this->line($line, $at), $band->lines),
+            // What most of its texts are, is said once: a large plan has thousands of lines in its bands.
+            Svg::element('g', ['font-size' => 13, 'fill' => $this->ink->soft()], ...array_map(fn (MapLine $line): string => $this->line($line, $at), $band->lines)),
             ...array_map(fn (array $label): string => $this->onLine($label['x'], $label['y'], $label['name'], ['text-anchor' => 'middle', 'font-size' => 13, 'font-weight' => 600, 'fill' => $this->ink->ink()]), $this->trace?->labels($band) ?? []),
         ]);
     }
@@ -95,7 +96,7 @@ final readonly class LineMapDrawing
         }
 
         return Svg::element('path', ['d' => Svg::down($post->x, LineMapLayout::TOP + 4, $post->bottom), 'stroke' => $this->ink->rule()])
-            .Svg::element('a', ['id' => "node-{$post->nodeId}", 'data-kind' => 'node', 'data-id' => $post->nodeId, 'aria-label' => $name],
+            .Svg::element('a', ['id' => "node-{$post->nodeId}", 'aria-label' => $name],
                 Svg::element('text', ['text-anchor' => 'middle', 'font-size' => 14, 'font-weight' => 500, 'fill' => $this->ink->ink()], ...$rows));
     }
 
@@ -132,18 +133,23 @@ final readonly class LineMapDrawing
     {
         $hue = $this->ink->medium($line->mediumKey);
         $name = $this->plan->link($line->linkId)->name;
+        $shown = Fitted::onOne($name, self::LETTERS_OF_LINE);
         $path = Svg::across($line->from, $line->y, $line->to);
-        $note = fn (float $x, string $text, ?string $anchor = null): string => Svg::element('text', ['x' => $x, 'y' => $line->y + 5, 'text-anchor' => $anchor, 'font-size' => 13, 'fill' => $this->ink->soft()], Svg::text($text));
 
-        return Svg::element('a', ['id' => "link-{$line->linkId}-{$band}", 'data-kind' => 'link', 'data-id' => $line->linkId, 'aria-label' => $name],
-            Svg::element('text', ['x' => 0, 'y' => $line->y - 2, 'font-size' => 15, 'font-weight' => 600, 'fill' => $this->ink->ink()], Svg::text(Fitted::onOne($name, self::LETTERS_OF_LINE))),
-            Svg::element('text', ['x' => 0, 'y' => $line->y + 15, 'font-size' => 13, 'fill' => $hue], Svg::text($line->medium)))
-            .Svg::element('path', ['d' => $path, 'stroke' => $hue, 'stroke-width' => $line->form === LineForm::Double ? 6 : 4, 'stroke-dasharray' => self::dashes($line->form), 'stroke-linecap' => $line->form === LineForm::Dotted ? 'round' : 'butt'])
+        return Svg::element('a', ['id' => "link-{$line->linkId}-{$band}", 'aria-label' => $shown === $name ? null : $name],
+            Svg::element('text', ['y' => $line->y - 2, 'font-size' => 15, 'font-weight' => 600, 'fill' => $this->ink->ink()], Svg::text($shown)))
+            .Svg::element('text', ['y' => $line->y + 15, 'fill' => $hue], Svg::text($line->medium))
+            .Svg::element('path', ['d' => $path, 'stroke' => $hue, 'stroke-width' => $line->form === LineForm::Double ? 6 : 4, 'stroke-dasharray' => self::dashes($line->form), 'stroke-linecap' => $line->form === LineForm::Dotted ? 'round' : null])
             .($line->form === LineForm::Double ? Svg::element('path', ['d' => $path, 'stroke' => $this->ink->paper(), 'stroke-width' => 2]) : '')
-            .($line->stops === [] && ! $line->fromBefore ? $note(LineMapLayout::LABELS, 'nobody on it yet') : '')
-            .($line->fromBefore ? $note(LineMapLayout::LABELS - 14, '‹', 'end') : '')
-            .($line->toAfter ? $note($line->to + 4, '›') : '')
+            .($line->stops === [] && ! $line->fromBefore ? self::beside($line, LineMapLayout::LABELS, 'nobody on it yet') : '')
+            .($line->fromBefore ? self::beside($line, LineMapLayout::LABELS - 20, '‹') : '')
+            .($line->toAfter ? self::beside($line, $line->to + 4, '›') : '')
             .implode('', array_map(fn (MapStop $stop): string => $this->stop($stop, $line, $hue), $line->stops));
+    }
+
+    private static function beside(MapLine $line, float $x, string $text): string
+    {
+        return Svg::element('text', ['x' => $x, 'y' => $line->y + 5], Svg::text($text));
     }
 
     private function stop(MapStop $stop, MapLine $line, string $hue): string

@@ -10,7 +10,7 @@ final readonly class DrawnBand
     public function __construct(
         public float $width,
         public float $height,
-        /** @var string what an svg element of that size holds; what stands for a thing bears its kind and id as data-kind and data-id */
+        /** @var string what an svg element of that size holds; what stands for a thing bears its kind and id as its id, "node-…" */
         public string $svg,
     ) {
     }

@@ -22,8 +22,9 @@
     /** What a drawing shows of the plan leads to where it is changed. Named, so that another drawing is gone through again. */
     function leading(_: string): (drawing: SVGElement) => void {
         return (drawing) => {
-            for (const link of drawing.querySelectorAll<SVGAElement>('a[data-id]')) {
-                link.setAttribute('href', `#/plans/${planId}/${link.dataset.kind}s/${link.dataset.id}`);
+            for (const link of drawing.querySelectorAll('a[id]')) {
+                const [kind, id] = link.id.split('-');
+                link.setAttribute('href', `#/plans/${planId}/${kind}s/${id}`);
             }
         };
     }

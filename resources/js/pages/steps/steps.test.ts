@@ -62,7 +62,7 @@ const lineMap = {
                 ...document.nodes.map(({ id, name }) => ({ kind: 'node', id, name })),
                 ...document.links.map(({ id, name }) => ({ kind: 'link', id, name })),
             ]
-                .map(({ kind, id, name }) => `<a data-kind="${kind}" data-id="${id}" aria-label="${name}"></a>`)
+                .map(({ kind, id, name }) => `<a id="${kind}-${id}" aria-label="${name}"></a>`)
                 .join(''),
         },
     ],
