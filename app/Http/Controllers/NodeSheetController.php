@@ -19,6 +19,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
+use Rundfunk\Text\FileName;
 
 /** What a node's builder needs. */
 final class NodeSheetController
@@ -82,7 +83,7 @@ final class NodeSheetController
     {
         [$loaded, $found] = $this->find($request, $plan, $node);
 
-        return Download::of(WiringTable::of($loaded, $found, $this->knowledge->catalogue)->csv(), 'text/csv', CNames::lower($found->name).'-wiring.csv');
+        return Download::of(WiringTable::of($loaded, $found, $this->knowledge->catalogue)->csv(), 'text/csv', FileName::of(CNames::lower($found->name), '-wiring.csv'));
     }
 
     /** @return array{Plan, Node} */

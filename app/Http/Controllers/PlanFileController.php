@@ -16,6 +16,7 @@ use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
+use Rundfunk\Text\FileName;
 
 /** Plans as files. */
 final class PlanFileController
@@ -33,7 +34,7 @@ final class PlanFileController
     {
         $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
 
-        return Download::of((new PlanWriter)->write($loaded), 'application/json', Str::slug($loaded->properties->name, '-', 'en').'.json');
+        return Download::of((new PlanWriter)->write($loaded), 'application/json', FileName::of(Str::slug($loaded->properties->name, '-', 'en'), '.json'));
     }
 
     #[OA\Get(path: '/api/plans/{plan}/line-map.svg', operationId: 'drawPlan', summary: 'The line map to print, with a route followed on it if one is named', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'route', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
@@ -46,7 +47,7 @@ final class PlanFileController
         $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
         $route = $request->query('route');
 
-        return Download::of(LineMapDrawing::toPrint($loaded, $this->knowledge->media, is_string($route) ? $route : ''), 'image/svg+xml', Str::slug($loaded->properties->name, '-', 'en').'.svg');
+        return Download::of(LineMapDrawing::toPrint($loaded, $this->knowledge->media, is_string($route) ? $route : ''), 'image/svg+xml', FileName::of(Str::slug($loaded->properties->name, '-', 'en'), '.svg'));
     }
 
     #[OA\Post(path: '/api/plans/import', operationId: 'importPlan', summary: 'Make a plan from a file', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDocument')), responses: [

@@ -13,6 +13,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Text\CNames;
+use Rundfunk\Text\FileName;
 use Rundfunk\Text\UniqueNames;
 
 /** The C99 header of one node: pins, link settings, addresses, codes and the frame's encoder and decoder. No allocation, no library but stdint.h. */
@@ -24,7 +25,7 @@ final readonly class CHeader
 
     public function fileName(Node $node): string
     {
-        return CNames::lower($node->name).'.h';
+        return FileName::of(CNames::lower($node->name), '.h');
     }
 
     public function write(Plan $plan, Node $node): string

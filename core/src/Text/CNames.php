@@ -42,6 +42,9 @@ final readonly class CNames
     /** Text that cannot end a comment, splice a line or start a trigraph. */
     public static function comment(string $text): string
     {
-        return str_replace(['*/', '/*', '\\', '??', "\n", "\r"], ['* /', '/ *', '/', '? ?', ' ', ' '], $text);
+        // First the backslashes, for one that becomes a stroke may come to stand behind a star; then every pair, overlapping ones too.
+        $strokes = str_replace('\\', '/', OneLine::of($text));
+
+        return (string) preg_replace('~\*(?=/)|/(?=\*)|\?(?=\?)~', '$0 ', $strokes);
     }
 }

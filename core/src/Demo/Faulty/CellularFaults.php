@@ -20,14 +20,14 @@ final readonly class CellularFaults
         $sketch
             ->place('lane', 'Lane')
             ->link('mobile', 'Mobile', 'cellular', ['country' => 'GB'])
-            // cell-obeys-anyone; cell-rate-off, cell-level-too-high, cell-level-too-low, cell-supply-sags, cell-network-closing, cell-report-address
+            // cell-obeys-anyone; cell-rate-off, cell-level-too-high, cell-level-too-low, cell-supply-sags, cell-network-closing, cell-report-address, cell-access-point
             ->node('lane-node', 'Lane gate', NodeKind::Controller, 'lane', '8bit-5v-70io')
             ->module('lane-modem', 'lane-node', 'modem-2g', 'Modem', SupplyFrom::Own)
             ->module('lane-relays', 'lane-node', 'relay-bank-4-low', 'Relays', SupplyFrom::Own)
             ->output('lane-gate', 'lane-node', 'Lane gate', OutputKind::Relay, 'lane-relays', 'IN1', 'gate drive', ['hazards' => ['motion']])
             ->output('lane-lamp', 'lane-node', 'Lane lamp', OutputKind::Relay, 'lane-relays', 'IN2')
             ->output('lane-d11', 'lane-node', 'Lamp 11', OutputKind::Relay, 'lane-relays', 'IN3')
-            ->join('mobile', 'lane-node', Role::Both, 'lane-modem', ['obeys' => 'anyone', 'baud' => 115200, 'level' => 'divider-1k-2k', 'sourceOhm' => 1.5, 'reportTo' => 'station.example'])
+            ->join('mobile', 'lane-node', Role::Both, 'lane-modem', ['obeys' => 'anyone', 'baud' => 115200, 'level' => 'divider-1k-2k', 'sourceOhm' => 1.5, 'reportTo' => 'station.example', 'accessPoint' => 'my operator'])
             // cell-wrong-variant, cell-caller-unlisted
             ->node('far-node', 'Far modem', NodeKind::Controller, 'lane', '32bit-3v3-26io')
             ->module('far-modem', 'far-node', 'modem-lte-us', 'Modem', SupplyFrom::Own)

@@ -14,6 +14,8 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Text\CNames;
+use Rundfunk\Text\FileName;
+use Rundfunk\Text\OneLine;
 
 /** For a modem's node the dialogue and the list; for a phone's owner a card of what to call and text. */
 final readonly class CellularFiles
@@ -24,13 +26,13 @@ final readonly class CellularFiles
         $node = $plan->node($endpoint->nodeId);
         $name = CNames::lower($node->name);
         if ($node->kind === NodeKind::Phone) {
-            return [new Artefact('phone-card', 'What to call and text', $name.'-card.txt', 'text/plain', self::card($plan, $endpoint))];
+            return [new Artefact('phone-card', 'What to call and text', FileName::of($name, '-card.txt'), 'text/plain', self::card($plan, $endpoint))];
         }
         $modem = Modem::of($plan, $endpoint, $catalogue);
 
         return $modem === null ? [] : [
-            new Artefact('modem-dialogue', 'Dialogue with the modem', $name.'-modem.txt', 'text/plain', self::dialogue($plan, $modem)),
-            new Artefact('allow-list', 'Whom it obeys', $name.'-allowed.csv', 'text/csv', Csv::write([
+            new Artefact('modem-dialogue', 'Dialogue with the modem', FileName::of($name, '-modem.txt'), 'text/plain', self::dialogue($plan, $modem)),
+            new Artefact('allow-list', 'Whom it obeys', FileName::of($name, '-allowed.csv'), 'text/csv', Csv::write([
                 ['name', 'number'],
                 ...array_map(static fn (array $one): array => [$one['name'], $one['number']], Commands::allowed($plan, $modem->link)),
             ])),
@@ -59,7 +61,7 @@ final readonly class CellularFiles
         }
         $lines[] = '';
 
-        return implode("\n", $lines);
+        return self::written($lines);
     }
 
     private static function card(Plan $plan, Endpoint $endpoint): string
@@ -79,6 +81,12 @@ final readonly class CellularFiles
             };
         }
 
-        return implode("\n", [...$lines, '', 'Texts can come late. No answer within a few minutes means that you do not know.', '']);
+        return self::written([...$lines, '', 'Texts can come late. No answer within a few minutes means that you do not know.', '']);
+    }
+
+    /** @param  list<string>  $lines  which hold names */
+    private static function written(array $lines): string
+    {
+        return implode("\n", array_map(OneLine::of(...), $lines));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Check\HasRules;
+use Rundfunk\Medium\Cellular\Rule\AccessPointWrong;
 use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
 use Rundfunk\Medium\Cellular\Rule\CallOpens;
 use Rundfunk\Medium\Cellular\Rule\CallsAlike;
@@ -52,6 +53,7 @@ final readonly class CellularRules implements HasRules
             new NetworkClosing,
             new WrongVariant,
             new ReportAddressWrong,
+            new AccessPointWrong,
             new ReportInClear,
             new ReportEmpty,
         ];

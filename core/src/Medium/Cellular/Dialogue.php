@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Text\DeviceText;
 
 /** What a node's program says to its modem, drawn from the plan. Sources: ITU-T V.250, 3GPP TS 27.007 and 27.005. */
 final readonly class Dialogue
@@ -76,12 +77,12 @@ final readonly class Dialogue
         }
 
         return [
-            new DialogueStep("AT+CGDCONT=1,\"IP\",\"{$report->accessPoint}\"", 'OK', 1_000, 3, 'Ask the operator for the name of the access point.', 'By which access point it goes onto the network.', self::GENERAL),
+            new DialogueStep('AT+CGDCONT=1,"IP",'.DeviceText::quoted($report->accessPoint), 'OK', 1_000, 3, 'Ask the operator for the name of the access point.', 'By which access point it goes onto the network.', self::GENERAL),
             new DialogueStep('AT+CGATT=1', 'OK', 75_000, 2, 'Registered for calls is not yet attached for data: wait a minute.', 'Attaches it for data.', self::GENERAL),
             new DialogueStep('AT+CGACT=1,1', 'OK', 150_000, 2, 'AT+CGACT=0,1, then once more.', 'Opens the way.', self::GENERAL),
             new DialogueStep('AT+HTTPINIT', 'OK', 2_000, 2, 'It was left open: AT+HTTPTERM, then once more.', 'Begins.', self::MAKER),
             new DialogueStep('AT+HTTPPARA="CID",1', 'OK', 1_000, 2, 'Some modems have only one way and no such parameter: go on.', 'Over the way that was opened.', self::MAKER),
-            new DialogueStep("AT+HTTPPARA=\"URL\",\"{$report->template()}\"", 'OK', 1_000, 2, 'Too long, or a sign it does not take.', 'What to ask for, the readings in place of the names.', self::MAKER),
+            new DialogueStep('AT+HTTPPARA="URL",'.DeviceText::quoted($report->template()), 'OK', 1_000, 2, 'Too long, or a sign it does not take.', 'What to ask for, the readings in place of the names.', self::MAKER),
             new DialogueStep('AT+HTTPACTION=0', '+HTTPACTION: 0,200,', 60_000, 2, 'OK comes at once, this later. 6xx is the network, 4xx the address, 5xx the other machine.', 'Asks for it; 200 says that it was taken.', self::MAKER),
             new DialogueStep('AT+HTTPREAD', '+HTTPREAD:', 5_000, 1, 'Go on: the answer is for the log.', 'What was answered. Never obey it: nobody has proved who answers.', self::MAKER),
             new DialogueStep('AT+HTTPTERM', 'OK', 2_000, 2, 'Go on.', "Ends; once more in {$report->everyMin} minutes.", self::MAKER),

@@ -11,6 +11,8 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Signal\CaptureText;
 use Rundfunk\Text\CNames;
+use Rundfunk\Text\FileName;
+use Rundfunk\Text\OneLine;
 
 /** A remote's or an appliance's codes as open files. */
 final readonly class IrFiles
@@ -24,15 +26,15 @@ final readonly class IrFiles
         }
         $name = CNames::lower($node->name);
         $keymaps = KeymapCodes::keymaps($name, $codes);
-        $artefacts = $keymaps === [] ? [] : [new Artefact('ir-keymap', 'Keymap', $name.'.toml', 'application/toml', KeymapFile::write($keymaps))];
+        $artefacts = $keymaps === [] ? [] : [new Artefact('ir-keymap', 'Keymap', FileName::of($name, '.toml'), 'application/toml', KeymapFile::write($keymaps))];
         $texts = [];
         foreach ($codes as $code) {
             $signal = IrCodes::signal($code, $protocols);
             if ($signal !== null) {
-                $texts[] = '# '.str_replace(["\r", "\n"], ' ', $code->name)."\n".CaptureText::write($signal).'space '.intdiv(max(20_000_000, IrCodes::periodNs($code, $protocols) - $signal->durationNs()), 1000)."\n";
+                $texts[] = '# '.OneLine::of($code->name)."\n".CaptureText::write($signal).'space '.intdiv(max(20_000_000, IrCodes::periodNs($code, $protocols) - $signal->durationNs()), 1000)."\n";
             }
         }
 
-        return $texts === [] ? $artefacts : [...$artefacts, new Artefact('ir-timings', 'Marks and spaces', $name.'.txt', 'text/plain', implode("\n", $texts))];
+        return $texts === [] ? $artefacts : [...$artefacts, new Artefact('ir-timings', 'Marks and spaces', FileName::of($name, '.txt'), 'text/plain', implode("\n", $texts))];
     }
 }

@@ -8,6 +8,7 @@ use Rundfunk\Build\Artefact;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Text\FileName;
 
 /** The topic table of a link, and a node's Thing Description. */
 final readonly class IpFiles
@@ -22,8 +23,8 @@ final readonly class IpFiles
         ], Topics::of($plan, $link));
 
         return [
-            new Artefact('topics', 'Topics', Topics::slug($link->name).'-topics.csv', 'text/csv', Csv::write([['node', 'what', 'kind', 'topic', 'qos', 'retained', 'payload'], ...$rows])),
-            new Artefact('thing-description', 'Thing Description', Topics::slug($node->name).'.td.jsonld', 'application/td+json', ThingDescription::of($plan, $link, $node)),
+            new Artefact('topics', 'Topics', FileName::of(Topics::slug($link->name), '-topics.csv'), 'text/csv', Csv::write([['node', 'what', 'kind', 'topic', 'qos', 'retained', 'payload'], ...$rows])),
+            new Artefact('thing-description', 'Thing Description', FileName::of(Topics::slug($node->name), '.td.jsonld'), 'application/td+json', ThingDescription::of($plan, $link, $node)),
         ];
     }
 }

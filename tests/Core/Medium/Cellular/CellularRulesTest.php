@@ -64,6 +64,13 @@ final class CellularRulesTest extends CoreTestCase
             static fn () => array_reduce(range(1, 6), static fn (Sketch $s, int $n): Sketch => $s->control("r{$n}", 'post', str_repeat('Warm ', 6).$n, ControlKind::Reading), $reads(['reportTo' => 'https://station.example/'.str_repeat('a', 40)])),
             ['Post reports to an address of 325 letters'],
         ];
+        foreach (['internet.example', 'a', 'web-2', 'internet.mnc015.mcc234.gprs'] as $name) {
+            yield "access point {$name}" => ['cell-access-point', static fn () => $reads(['reportTo' => 'https://station.example/', 'accessPoint' => $name]), []];
+        }
+        foreach (['my operator', "web\"\rATD0900123456;\rAT+X=\"", '-web', 'web.', 'web..example'] as $name) {
+            yield "access point {$name}" => ['cell-access-point', static fn () => $reads(['reportTo' => 'https://station.example/', 'accessPoint' => $name]), ['Post goes onto the web by what is no access point']];
+        }
+        yield 'an access point that nothing goes by' => ['cell-access-point', static fn () => $reads(['accessPoint' => 'my operator']), []];
         yield 'a report under lock' => ['cell-report-in-clear', static fn () => $reads(['reportTo' => 'https://station.example/']), []];
         yield 'a report in the clear' => ['cell-report-in-clear', static fn () => $reads(['reportTo' => 'http://station.example/']), ['Post reports in the clear']];
         yield 'a report of something' => ['cell-report-empty', static fn () => $reads(['reportTo' => 'https://station.example/']), []];

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Infrared\Keymap;
 
 use Rundfunk\Exchange\Toml;
 use Rundfunk\Exchange\TomlRefused;
+use Rundfunk\Text\OneLine;
 
 /** Reads and writes the open TOML keymaps of the Linux remote-control core: [[protocols]] with [protocols.scancodes]. */
 final readonly class KeymapFile
@@ -57,8 +58,11 @@ final readonly class KeymapFile
                 };
             }
             $lines[] = '[protocols.scancodes]';
+            $named = [];
             foreach ($keymap->keys as ['number' => $number, 'name' => $name]) {
-                $lines[] = sprintf('0x%02x = %s', $number, Toml::quote($name));
+                // A table of codes has one name for each; a reader refuses a file that sets one again.
+                $lines[] = isset($named[$number]) ? sprintf('# 0x%02x is %s too', $number, OneLine::of($name)) : sprintf('0x%02x = %s', $number, Toml::quote($name));
+                $named[$number] = true;
             }
             $blocks[] = implode("\n", $lines)."\n";
         }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Build;
+namespace Tests\Core\Text;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Figures;
