@@ -220,6 +220,13 @@ final class Toml
         };
     }
 
+    private function sign(string $hexadecimal): string
+    {
+        $sign = mb_chr((int) hexdec($hexadecimal));
+
+        return is_string($sign) ? $sign : throw TomlRefused::at($this->line, "names a sign that there is not: U+{$hexadecimal}");
+    }
+
     private function unescaped(string $text): string
     {
         return (string) preg_replace_callback('/\\\\(u[0-9A-Fa-f]{4}|U[0-9A-Fa-f]{8}|.)/s', fn (array $match): string => match ($match[1][0]) {
@@ -229,7 +236,7 @@ final class Toml
             'b' => "\x08",
             'f' => "\f",
             '"', '\\' => $match[1],
-            'u', 'U' => mb_chr((int) hexdec(substr($match[1], 1))),
+            'u', 'U' => $this->sign(substr($match[1], 1)),
             default => throw TomlRefused::at($this->line, "has an escape that is not understood: \\{$match[1]}"),
         }, $text);
     }

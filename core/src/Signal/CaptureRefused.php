@@ -19,6 +19,16 @@ final class CaptureRefused extends RuntimeException
         return new self('The capture is larger than '.intdiv($most, 1000).' kB: that is more than any evening of key presses.');
     }
 
+    public static function tooMany(int $most): self
+    {
+        return new self("There are more than {$most} frames in it. Capture a few keys at a time, and no hiss in between.");
+    }
+
+    public static function tooManyPresses(int $most): self
+    {
+        return new self("There are more than {$most} presses of keys in it. Capture a few keys at a time.");
+    }
+
     public static function empty(): self
     {
         return new self('There is no pulse in it. Each line should say "pulse N" or "space N", N in microseconds.');

@@ -12,6 +12,9 @@ final readonly class CaptureText
 {
     public const LARGEST = 2_000_000;
 
+    /** An evening with a remote has some thousands, and the hiss between as many again. */
+    public const MOST_FRAMES = 40_000;
+
     /** A pause of this length or longer ends a frame: longer than any space inside one, shorter than any gap between two. Common practice. */
     private const PAUSE_NS = 10_000_000;
 
@@ -39,7 +42,7 @@ final readonly class CaptureText
             $ns = $number * 1000;
             $isMark = $what === 'pulse';
             if (! $isMark && ($ns >= $pauseNs || $what === 'timeout')) {
-                $frames = self::with($frames, $lengths, $carrierHz, $gapNs);
+                self::put($frames, $lengths, $carrierHz, $gapNs);
                 $gapNs = $ns;
                 $lengths = [];
             } elseif ((count($lengths) % 2 === 0) === $isMark) {
@@ -49,7 +52,7 @@ final readonly class CaptureText
                 $lengths[count($lengths) - 1] += $ns;
             }
         }
-        $frames = self::with($frames, $lengths, $carrierHz, $gapNs);
+        self::put($frames, $lengths, $carrierHz, $gapNs);
 
         return $frames === [] ? throw CaptureRefused::empty() : $frames;
     }
@@ -74,11 +77,9 @@ final readonly class CaptureText
             if ($line === '' || str_starts_with($line, 'Running') || str_starts_with($line, 'Using')) {
                 continue;
             }
-            if (preg_match('/^([+-]\d{1,8}\s*)+$/D', $line) === 1) {
-                preg_match_all('/([+-])(\d+)/', $line, $match, PREG_SET_ORDER);
-                foreach ($match as [, $sign, $digits]) {
-                    yield [$sign === '+' ? 'pulse' : 'space', (int) $digits];
-                }
+            $signed = self::signed($line);
+            if ($signed !== null) {
+                yield from $signed;
             } elseif (preg_match('/^(pulse|space|timeout|carrier)\s+(\d{1,8})$/D', $line, $match) === 1) {
                 yield [$match[1], (int) $match[2]];
             } else {
@@ -87,20 +88,41 @@ final readonly class CaptureText
         }
     }
 
+    /** @return list<array{string, int}>|null null when it is no line of lengths with signs */
+    private static function signed(string $line): ?array
+    {
+        if ($line[0] !== '+' && $line[0] !== '-') {
+            return null;
+        }
+        $items = [];
+        // Length by length: one expression over all of it gives up at some 15 kB.
+        for ($at = 0, $end = strlen($line); $at < $end; $at += strlen($match[0])) {
+            if (preg_match('/\G([+-])(\d{1,8})(?!\d)\s*/', $line, $match, 0, $at) !== 1) {
+                return null;
+            }
+            $items[] = [$match[1] === '+' ? 'pulse' : 'space', (int) $match[2]];
+        }
+
+        return $items;
+    }
+
     /**
-     * @param  list<Frame>  $frames
+     * @param  list<Frame>  $frames  to which it is added
      * @param  list<int>  $lengths
-     * @return list<Frame>
+     *
+     * @throws CaptureRefused
      */
-    private static function with(array $frames, array $lengths, ?int $carrierHz, ?int $gapNs): array
+    private static function put(array &$frames, array $lengths, ?int $carrierHz, ?int $gapNs): void
     {
         if ($lengths === []) {
-            return $frames;
+            return;
         }
         if (count($lengths) % 2 === 0) {
             array_pop($lengths);
         }
-
-        return [...$frames, new Frame(new Signal($lengths, $carrierHz), $gapNs)];
+        if (count($frames) === self::MOST_FRAMES) {
+            throw CaptureRefused::tooMany(self::MOST_FRAMES);
+        }
+        $frames[] = new Frame(new Signal($lengths, $carrierHz), $gapNs);
     }
 }

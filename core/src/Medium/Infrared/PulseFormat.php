@@ -13,7 +13,7 @@ use Rundfunk\Signal\Tolerance;
 /** How the bits of an odd remote or a toy are timed: described rather than named. Written as "lead=4500/4500 zero=560/560 one=560/1690 stop=560 bits=32 order=msb carrier=38000 gap=40000", in microseconds. */
 final readonly class PulseFormat
 {
-    private const PATTERN = '~^lead=(\d+)/(\d+) zero=(\d+)/(\d+) one=(\d+)/(\d+) stop=(\d+) bits=(\d+) order=(msb|lsb) carrier=(\d+) gap=(\d+)$~D';
+    private const PATTERN = '~^lead=(\d{1,7})/(\d{1,7}) zero=(\d{1,7})/(\d{1,7}) one=(\d{1,7})/(\d{1,7}) stop=(\d{1,7}) bits=(\d{1,2}) order=(msb|lsb) carrier=(\d{1,7}) gap=(\d{1,7})$~D';
 
     public function __construct(public BitTiming $timing, public int $bits, public bool $lowFirst, public int $carrierHz, public int $gapNs)
     {

@@ -5,44 +5,68 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Infrared;
 
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\AlikeSignals;
+use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\TimingDistance;
 
-/** Codes that no receiver can tell apart. Those that are known are sorted rather than compared: a set of toys has hundreds. */
+/** Codes that no receiver can tell apart. They are sorted rather than compared with each other: a set of toys has hundreds. */
 final readonly class Twins
 {
     /**
      * @param  list<KeyCode>  $codes
-     * @return list<array{KeyCode, KeyCode}> each code that was there before, with the first that is like it
+     * @return list<array{KeyCode, KeyCode}> the first code that another is like, and that other
      */
     public static function among(array $codes, Protocols $protocols): array
     {
+        $signals = self::timed($codes, $protocols);
+        $alike = new AlikeSignals($signals);
+        $known = [];
         $pairs = [];
         $first = [];
-        $bare = [];
-        foreach ($codes as $index => $code) {
+        foreach ($codes as $at => $code) {
             $identity = self::identity($code, $protocols);
-            if ($identity === null) {
-                $bare[$index] = $code;
-            } else {
-                foreach ($first[$identity] ?? [] as $earlier) {
-                    if (IrCodes::same($earlier, $code, $protocols)) {
-                        $pairs[] = [$earlier, $code];
-
-                        continue 2;
-                    }
+            $found = null;
+            foreach ($identity === null ? [] : $first[$identity] ?? [] as $earlier) {
+                if (IrCodes::same($codes[$earlier], $code, $protocols)) {
+                    $found = $earlier;
+                    break;
                 }
-                $first[$identity][] = $code;
             }
-        }
-        foreach ($bare as $index => $code) {
-            foreach ($codes as $at => $other) {
-                // Two that are both known by their timings come up twice; the earlier is the first.
-                if ($at !== $index && ($at < $index || ! isset($bare[$at])) && IrCodes::same($code, $other, $protocols)) {
-                    $pairs[] = $at < $index ? [$other, $code] : [$code, $other];
+            if ($identity !== null) {
+                $known[$at] = true;
+                $first[$identity][] = $at;
+            }
+            foreach (isset($signals[$at]) ? $alike->earlier($at, 0.0, TimingDistance::SAME) : [] as $earlier => $distance) {
+                // Two that both say what they are were compared by that.
+                if (! isset($known[$at], $known[$earlier])) {
+                    $found = min($found ?? $earlier, $earlier);
+                    break;
                 }
+            }
+            if ($found !== null) {
+                $pairs[] = [$codes[$found], $code];
             }
         }
 
         return $pairs;
+    }
+
+    /**
+     * @param  list<KeyCode>  $codes
+     * @return array<int, Signal> of those that are to be compared by their timings: all, if there is one that is known by nothing else
+     */
+    private static function timed(array $codes, Protocols $protocols): array
+    {
+        $bare = array_filter($codes, static fn (KeyCode $code): bool => self::identity($code, $protocols) === null);
+        $signals = [];
+        foreach ($bare === [] ? [] : $codes as $at => $code) {
+            $signal = $code->number === null ? IrCodes::signal($code, $protocols) : null;
+            if ($signal !== null) {
+                $signals[$at] = $signal;
+            }
+        }
+
+        return $signals;
     }
 
     /** @return string|null what all that may be like it share; null when only its timings are known, if those */

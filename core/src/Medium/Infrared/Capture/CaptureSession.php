@@ -12,6 +12,7 @@ use Rundfunk\Medium\Infrared\Protocol\NecFamily;
 use Rundfunk\Medium\Infrared\Protocols;
 use Rundfunk\Medium\Infrared\PulseFormat;
 use Rundfunk\Plan\KeyCode;
+use Rundfunk\Signal\CaptureRefused;
 use Rundfunk\Signal\Frame;
 use Rundfunk\Signal\Signal;
 
@@ -21,12 +22,19 @@ final readonly class CaptureSession
     /** Frames closer than this belong to one press. Common practice: remotes repeat every 45 to 120 ms. */
     private const HELD_NS = 130_000_000;
 
+    /** A table of more presses is for nobody to name keys in. */
+    private const MOST_PRESSES = 1_000;
+
     /** @param  list<Press>  $presses */
     private function __construct(public array $presses)
     {
     }
 
-    /** @param  list<Frame>  $frames */
+    /**
+     * @param  list<Frame>  $frames
+     *
+     * @throws CaptureRefused when there are too many presses
+     */
     public static function of(array $frames, Protocols $protocols): self
     {
         $presses = [];
@@ -56,6 +64,8 @@ final readonly class CaptureSession
             if ($held?->isHeldBy($frame->signal, $command) === true) {
                 array_pop($presses);
                 $presses[] = $held->again($gapNs);
+            } elseif (count($presses) === self::MOST_PRESSES) {
+                throw CaptureRefused::tooManyPresses(self::MOST_PRESSES);
             } else {
                 $presses[] = new Press($frame->signal, $command);
             }

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Infrared\Keymap;
 
 use Rundfunk\Medium\Infrared\PulseFormat;
 use Rundfunk\Plan\KeyCode;
-use Rundfunk\Signal\BitTiming;
 
 /** Between keymaps, which number keys, and key codes, which say address and command. Numbering as the Linux kernel has it. */
 final readonly class KeymapCodes
@@ -106,7 +105,7 @@ final readonly class KeymapCodes
         if ($code->number !== null) {
             [$protocol, $variant] = [...explode(' ', $code->format ?? 'unknown', 2), null];
 
-            return [(string) $protocol, $variant, [], (int) hexdec(substr($code->number, 2))];
+            return [(string) $protocol, $variant, [], self::number($code->number)];
         }
         if ($code->command === null) {
             return null;
@@ -122,6 +121,12 @@ final readonly class KeymapCodes
             'pulse-distance' => self::described($code, $command),
             default => null,
         };
+    }
+
+    /** A number as a foreign keymap writes it, which is whatever somebody typed: "0x1a", or 0. */
+    private static function number(string $text): int
+    {
+        return preg_match('/^0x[0-9A-Fa-f]{1,15}$/D', $text) === 1 ? (int) hexdec(substr($text, 2)) : 0;
     }
 
     /** @return array{string, null, array<string, int>, int}|null */
@@ -145,16 +150,13 @@ final readonly class KeymapCodes
         if ($keymap->protocol !== 'pulse_distance' || array_diff(self::DESCRIBED, array_keys($keymap->parameters)) !== []) {
             return null;
         }
-        $ns = static fn (string $name): int => (int) ($keymap->parameters[$name] ?? 0) * 1000;
-        $bits = (int) $keymap->parameters['bits'];
-        $stopNs = $ns('trailer_pulse');
+        $whole = static fn (string $name, int $else = 0): int => (int) ($keymap->parameters[$name] ?? $else);
 
-        return $bits < 1 || $bits > 32 ? null : new PulseFormat(
-            new BitTiming($ns('header_pulse'), $ns('header_space'), $ns('bit_pulse'), $ns('bit_0_space'), $ns('bit_pulse'), $ns('bit_1_space'), $stopNs === 0 ? null : $stopNs),
-            $bits,
-            (int) ($keymap->parameters['reverse'] ?? 0) === 1,
-            (int) ($keymap->parameters['carrier'] ?? 38_000),
-            40_000_000,
-        );
+        // As text, for a format's own reader knows what lengths it can have: a file may say anything.
+        return PulseFormat::tryParse(sprintf(
+            'lead=%d/%d zero=%d/%d one=%d/%d stop=%d bits=%d order=%s carrier=%d gap=40000',
+            $whole('header_pulse'), $whole('header_space'), $whole('bit_pulse'), $whole('bit_0_space'), $whole('bit_pulse'), $whole('bit_1_space'),
+            $whole('trailer_pulse'), $whole('bits'), $whole('reverse') === 1 ? 'lsb' : 'msb', $whole('carrier', 38_000),
+        ));
     }
 }

@@ -12,9 +12,10 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Signal\AlikeSignals;
 use Rundfunk\Signal\TimingDistance;
 
-/** Two codes of no known protocol that differ by hardly more than a receiver's noise. */
+/** A code of no known protocol that differs from one before it by hardly more than a receiver's noise. */
 #[Finds('ir-raw-too-alike', WorkStep::Links)]
 final readonly class RawTooAlike extends InfraredRule implements LinkRule
 {
@@ -33,12 +34,10 @@ final readonly class RawTooAlike extends InfraredRule implements LinkRule
                 }
             }
         }
-        foreach ($raw as $index => ['code' => $one, 'signal' => $first]) {
-            foreach (array_slice($raw, $index + 1) as ['node' => $node, 'code' => $other, 'signal' => $second]) {
-                $distance = TimingDistance::between($first, $second);
-                if ($distance < TimingDistance::SAME || $distance > self::NEAR) {
-                    continue;
-                }
+        $alike = new AlikeSignals(array_column($raw, 'signal'));
+        foreach ($raw as $at => ['node' => $node, 'code' => $other]) {
+            foreach ($alike->earlier($at, TimingDistance::SAME, self::NEAR) as $earlier => $distance) {
+                $one = $raw[$earlier]['code'];
                 yield Finding::warning(
                     "{$one->name} and {$other->name} are hard to tell apart",
                     Spot::of($other, "{$node->name}, {$other->name}"),
@@ -47,6 +46,8 @@ final readonly class RawTooAlike extends InfraredRule implements LinkRule
                     numbers: ['distance' => round($distance, 2), 'same_below' => TimingDistance::SAME],
                     about: [$one->id, $other->id],
                 );
+                // Once a code: of hundreds that are all alike, a finding for each two would be tens of thousands.
+                break;
             }
         }
     }
