@@ -40,6 +40,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('plans/{plan}/operations', [EditController::class, 'apply']);
     Route::post('plans/{plan}/undo', [EditController::class, 'undo']);
     Route::post('plans/{plan}/redo', [EditController::class, 'redo']);
+    Route::get('plans/{plan}/changes', [EditController::class, 'changes']);
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
     Route::get('plans/{plan}/assignment', AssignController::class);
 

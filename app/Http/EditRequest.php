@@ -16,9 +16,11 @@ final readonly class EditRequest
 
     /**
      * @param  list<Operation>  $operations
+     * @param  int  $version  that its user had before him
+     * @param  bool  $exact  it was worked out of that version, as a proposal is, and holds for no other
      * @param  array<string, list<string>>  $onScreen  see {@see OnScreen}
      */
-    public function __construct(public int $version, public string $label, public array $operations, public array $onScreen)
+    public function __construct(public EditMark $mark, public int $version, public string $label, public array $operations, public bool $exact, public array $onScreen)
     {
     }
 
@@ -42,6 +44,6 @@ final readonly class EditRequest
             $operations[] = Operation::from($operation, '/operations/'.$index);
         }
 
-        return new self($version, $label, $operations, OnScreen::read($request, $views));
+        return new self(EditMark::read($request), $version, $label, $operations, $request->input('exact') === true, OnScreen::read($request, $views));
     }
 }

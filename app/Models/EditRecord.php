@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $plan_id
  * @property int $user_id
  * @property int $version
+ * @property string|null $client the id of the tab it was made in
  * @property string $label
  * @property EditState $state
  * @property list<array<string, mixed>> $operations
@@ -32,6 +33,12 @@ final class EditRecord extends Model
     public function plan(): BelongsTo
     {
         return $this->belongsTo(PlanRecord::class);
+    }
+
+    /** @return list<array<string, mixed>> the operations that were done last: of an edit that was taken back, those that did it */
+    public function lastDone(): array
+    {
+        return $this->state === EditState::Done ? $this->operations : $this->inverse;
     }
 
     /** Who made it. */

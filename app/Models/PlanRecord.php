@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Plans\Kept;
 use App\Plans\ThingTables;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -59,6 +60,12 @@ final class PlanRecord extends Model
     public function editsOf(User $user, EditState $state): Builder
     {
         return EditRecord::query()->whereBelongsTo($this, 'plan')->where('user_id', $user->id)->where('state', $state);
+    }
+
+    /** @return Collection<int, EditRecord> whatever made a later version, oldest first */
+    public function editsSince(int $version): Collection
+    {
+        return EditRecord::query()->whereBelongsTo($this, 'plan')->where('version', '>', $version)->oldest('version')->get();
     }
 
     /** @return BelongsTo<User, $this> */

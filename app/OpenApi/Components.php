@@ -83,6 +83,8 @@ final class Components
     private static function requests(): array
     {
         $onScreen = ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::text())];
+        // By these it can be sent again.
+        $mark = ['id' => Schema::orNull(Schema::text()), 'client' => Schema::orNull(Schema::text()), 'held' => Schema::orNull(Schema::whole())];
         $operation = Schema::object([
             'op' => Schema::oneOf('add', 'change', 'remove'),
             'kind' => self::kinds(),
@@ -97,9 +99,15 @@ final class Components
             'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
             'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,
-            'Edit' => Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation')), 'views' => $onScreen]),
-            'OnScreen' => Schema::object(['views' => $onScreen]),
+            'Edit' => ['required' => ['version', 'label', 'operations', 'views']] + Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation')), 'views' => $onScreen, 'exact' => Schema::flag(), ...$mark]),
+            'Replay' => ['required' => ['views']] + Schema::object(['views' => $onScreen, 'of' => Schema::orNull(Schema::whole()), ...$mark]),
         ];
+    }
+
+    /** @return array<string, mixed> what can be taken back and done again */
+    private static function history(): array
+    {
+        return Schema::object(['undo' => Schema::orNull(Schema::text()), 'undoOf' => Schema::orNull(Schema::whole()), 'redo' => Schema::orNull(Schema::text()), 'redoOf' => Schema::orNull(Schema::whole())]);
     }
 
     /** @return array<string, mixed> */
@@ -150,7 +158,7 @@ final class Components
     private static function workspace(): array
     {
         $severities = array_map(static fn (Severity $severity): string => $severity->value, Severity::cases());
-        $history = Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]);
+        $history = self::history();
         $shown = Schema::object(['of' => Schema::text(), 'shows' => Schema::orNull(Schema::anyObject())]);
 
         return [
@@ -191,10 +199,10 @@ final class Components
         }
 
         return Schema::object([
-            'from' => Schema::whole(), 'version' => Schema::whole(), 'plan' => Schema::ref('PlanProperties'), 'things' => Schema::object($things),
+            'from' => Schema::whole(), 'version' => Schema::whole(), 'kept' => Schema::orNull(Schema::whole()), 'plan' => Schema::ref('PlanProperties'), 'things' => Schema::object($things),
             'findings' => Schema::object(['put' => Schema::listOf(Schema::ref('Finding')), 'gone' => Schema::listOf(Schema::text()), 'order' => Schema::listOf(Schema::text())]),
             'views' => ['type' => 'object', 'additionalProperties' => Schema::listOf(Schema::ref('ShownPart'))],
-            'history' => Schema::object(['undo' => Schema::orNull(Schema::text()), 'redo' => Schema::orNull(Schema::text())]),
+            'history' => self::history(),
         ]);
     }
 

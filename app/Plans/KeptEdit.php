@@ -11,10 +11,11 @@ use Rundfunk\Edit\Edited;
 final readonly class KeptEdit
 {
     /**
-     * @param  int  $from  the version it was made against
-     * @param  Findings  $before  what had been found in that
+     * @param  int  $version  that it made
+     * @param  Findings|null  $before  what had been found before it; null where it had been kept earlier and came again
+     * @param  Edited|null  $edited  null where it had been kept earlier and came again
      */
-    public function __construct(public int $from, public Findings $before, public LoadedPlan $after, public Edited $edited)
+    public function __construct(public int $version, public LoadedPlan $after, public ?Findings $before = null, public ?Edited $edited = null)
     {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Http\EditMark;
 use App\Http\EditRequest;
 use App\Models\EditRecord;
 use App\Models\EditState;
@@ -13,6 +14,7 @@ use Closure;
 use Rundfunk\Check\Checker;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
+use Rundfunk\Edit\Meanwhile;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Shape\PlanRefused;
@@ -25,21 +27,27 @@ final readonly class PlanEditing
     }
 
     /**
-     * @throws StaleVersion when the plan has moved on
+     * An edit made against an older version is made all the same, unless it is at odds with what others did since.
+     *
+     * @throws StaleVersion when it is
      * @throws PlanRefused when an operation cannot be done
      */
     public function apply(PlanRecord $record, User $user, EditRequest $edit): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user, $edit): KeptEdit {
-            if ($edit->version !== $loaded->version) {
-                throw StaleVersion::of($record, $edit->version);
+        return $this->once($record, $user, $edit->mark, function (LoadedPlan $loaded) use ($record, $user, $edit): KeptEdit {
+            $this->refuseIfAtOdds($record, $loaded, $edit);
+            try {
+                $edited = (new Editor($this->knowledge))->apply($loaded->plan, $edit->operations);
+            } catch (PlanRefused $refused) {
+                // Sound when it was made, it is refused for what others did.
+                throw $edit->version < $loaded->version ? StaleVersion::of($record, $edit->version, 'It does not fit what is there now.') : $refused;
             }
-            $edited = (new Editor($this->knowledge))->apply($loaded->plan, $edit->operations);
             $kept = $this->keep($record, $loaded, $edited);
             $record->editsOf($user, EditState::Undone)->update(['state' => EditState::Gone]);
             $record->edits()->create([
                 'user_id' => $user->id,
-                'version' => $kept->after->version,
+                'client' => $edit->mark->client,
+                'version' => $kept->version,
                 'label' => $edit->label === '' ? 'Edit' : $edit->label,
                 'state' => EditState::Done,
                 'operations' => $edit->operations,
@@ -51,26 +59,62 @@ final readonly class PlanEditing
         });
     }
 
-    /** @throws UndoRefused */
-    public function undo(PlanRecord $record, User $user): KeptEdit
+    /**
+     * @param  int|null  $of  the edit that the user means; the last there is, where it is not said
+     *
+     * @throws UndoRefused
+     */
+    public function undo(PlanRecord $record, User $user, EditMark $mark, ?int $of = null): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): KeptEdit {
+        return $this->once($record, $user, $mark, function (LoadedPlan $loaded) use ($record, $user, $of): KeptEdit {
             $last = $record->editsOf($user, EditState::Done)->latest('id')->first()
                 ?? throw UndoRefused::nothingToUndo();
 
-            return $this->replay($record, $loaded, $last, $last->inverse, EditState::Undone);
+            return $this->replay($record, $loaded, self::meant($last, $of), $last->inverse, EditState::Undone);
         });
     }
 
-    /** @throws UndoRefused */
-    public function redo(PlanRecord $record, User $user): KeptEdit
+    /**
+     * @param  int|null  $of  the edit that the user means; the next there is, where it is not said
+     *
+     * @throws UndoRefused
+     */
+    public function redo(PlanRecord $record, User $user, EditMark $mark, ?int $of = null): KeptEdit
     {
-        return $this->within($record, function (LoadedPlan $loaded) use ($record, $user): KeptEdit {
+        return $this->once($record, $user, $mark, function (LoadedPlan $loaded) use ($record, $user, $of): KeptEdit {
             $next = $record->editsOf($user, EditState::Undone)->oldest('id')->first()
                 ?? throw UndoRefused::nothingToRedo();
 
-            return $this->replay($record, $loaded, $next, $next->operations, EditState::Done);
+            return $this->replay($record, $loaded, self::meant($next, $of), $next->operations, EditState::Done);
         });
+    }
+
+    private static function meant(EditRecord $found, ?int $of): EditRecord
+    {
+        return $of === null || $found->id === $of ? $found : throw UndoRefused::another($found->label);
+    }
+
+    /** @throws StaleVersion */
+    private function refuseIfAtOdds(PlanRecord $record, LoadedPlan $loaded, EditRequest $edit): void
+    {
+        if ($edit->version === $loaded->version) {
+            return;
+        }
+        if ($edit->exact || $edit->version > $loaded->version) {
+            throw StaleVersion::of($record, $edit->version, 'It was worked out of what was there before.');
+        }
+        $theirs = [];
+        foreach ($record->editsSince($edit->version) as $other) {
+            if ($edit->mark->client === null || $other->client !== $edit->mark->client) {
+                foreach ($other->lastDone() as $index => $operation) {
+                    $theirs[] = Operation::from($operation, "/{$index}");
+                }
+            }
+        }
+        $why = (new Meanwhile($loaded->plan, $theirs))->against($edit->operations);
+        if ($why !== null) {
+            throw StaleVersion::of($record, $edit->version, $why);
+        }
     }
 
     /** @param  list<array<string, mixed>>  $raw */
@@ -87,7 +131,8 @@ final readonly class PlanEditing
             throw UndoRefused::inTheWay($edit->label);
         }
         $kept = $this->keep($record, $loaded, $edited);
-        $edit->fill(['state' => $state, 'version' => $kept->after->version, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
+        // It may have taken or brought back more than it did at first: what others put there since goes and comes with it.
+        $edit->fill(['state' => $state, 'version' => $kept->version, 'touched' => $edited->touched, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
 
         return $kept;
     }
@@ -109,18 +154,29 @@ final readonly class PlanEditing
         $findings = $this->checker->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
-        return new KeptEdit($loaded->version, $loaded->findings, new LoadedPlan($record, $edited->plan, $record->version, $findings), $edited);
+        return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $loaded->findings, $edited);
     }
 
-    /** @param  Closure(LoadedPlan): KeptEdit  $change */
-    private function within(PlanRecord $record, Closure $change): KeptEdit
+    /**
+     * Under the lock of the plan's row. What was kept already is answered, and not done again.
+     *
+     * @param  Closure(LoadedPlan): KeptEdit  $change
+     */
+    private function once(PlanRecord $record, User $user, EditMark $mark, Closure $change): KeptEdit
     {
-        return Transaction::of(function () use ($record, $change): KeptEdit {
+        return Transaction::of(function () use ($record, $user, $mark, $change): KeptEdit {
             $query = PlanRecord::query()->whereKey($record->id);
             $query->lockForUpdate();
             $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);
+            $loaded = $this->store->load($record);
+            $version = EditIds::version($mark->id, $record, $user);
+            if ($version !== null) {
+                return new KeptEdit($version, $loaded);
+            }
+            $kept = $change($loaded);
+            EditIds::keep($mark->id, $record, $user);
 
-            return $change($this->store->load($record));
+            return $kept;
         });
     }
 }

@@ -8,7 +8,7 @@ use App\Models\EditRecord;
 use App\Models\PlanRecord;
 use RuntimeException;
 
-/** The plan has moved on since the edit was made. */
+/** The plan has moved on since the edit was made, and the edit is at odds with that. */
 final class StaleVersion extends RuntimeException
 {
     /** @param  list<array{version: int, label: string, by: string}>  $since what was done in between */
@@ -17,7 +17,7 @@ final class StaleVersion extends RuntimeException
         parent::__construct($message);
     }
 
-    public static function of(PlanRecord $record, int $given): self
+    public static function of(PlanRecord $record, int $given, string $why): self
     {
         $edits = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $given)->oldest('version')->get();
         $since = [];
@@ -25,6 +25,6 @@ final class StaleVersion extends RuntimeException
             $since[] = ['version' => $edit->version, 'label' => $edit->label, 'by' => $edit->by()];
         }
 
-        return new self($record->version, $since, "This edit was made against version {$given}; the plan is at version {$record->version}. Nothing was changed.");
+        return new self($record->version, $since, "{$why} This edit was made against version {$given}; the plan is at version {$record->version}. Nothing was changed.");
     }
 }

@@ -8,6 +8,11 @@ use RuntimeException;
 
 final class UndoRefused extends RuntimeException
 {
+    public static function another(string $label): self
+    {
+        return new self("Another edit has come in between: the next would be \"{$label}\".");
+    }
+
     public static function nothingToUndo(): self
     {
         return new self('There is nothing of yours to undo.');

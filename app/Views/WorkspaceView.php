@@ -25,12 +25,12 @@ final class WorkspaceView
         ];
     }
 
-    /** @return array{undo: string|null, redo: string|null} labels of what can be taken back and done again */
+    /** @return array{undo: string|null, undoOf: int|null, redo: string|null, redoOf: int|null} what can be taken back and done again: labels, and which edits they are */
     public static function history(PlanRecord $record, User $user): array
     {
-        return [
-            'undo' => $record->editsOf($user, EditState::Done)->latest('id')->first(['label'])?->label,
-            'redo' => $record->editsOf($user, EditState::Undone)->oldest('id')->first(['label'])?->label,
-        ];
+        $undo = $record->editsOf($user, EditState::Done)->latest('id')->first(['id', 'label']);
+        $redo = $record->editsOf($user, EditState::Undone)->oldest('id')->first(['id', 'label']);
+
+        return ['undo' => $undo?->label, 'undoOf' => $undo?->id, 'redo' => $redo?->label, 'redoOf' => $redo?->id];
     }
 }

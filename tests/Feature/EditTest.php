@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\EditMark;
 use App\Http\EditRequest;
 use App\Models\PlanRecord;
 use App\Models\User;
@@ -287,7 +288,7 @@ final class EditTest extends FeatureTestCase
         $bob = self::user('Bob');
         $this->plan->refresh();
         $operations = [Operation::change(ThingKind::Node, $this->nodes[0]['id'], ['name' => 'Bob\'s'])];
-        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(2, 'By Bob', $operations, []));
+        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(new EditMark(null, null, null), 2, 'By Bob', $operations, false, []));
         $this->undo()->assertConflict()->assertJsonPath('message', '"Test" cannot be replayed: Bob has changed the same things since.');
         $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen])->assertConflict();
     }

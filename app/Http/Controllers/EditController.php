@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\EditMark;
 use App\Http\EditRequest;
 use App\Http\OnScreen;
 use App\Http\SignedIn;
@@ -16,7 +17,9 @@ use App\Views\HistoryView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Rundfunk\Shape\PlanRefused;
 use Rundfunk\View\Views;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The one door through which plans change. */
 final class EditController
@@ -38,10 +41,10 @@ final class EditController
         $record = $this->store->find($user, $plan);
         $edit = EditRequest::read($request, $this->views);
 
-        return $this->answer($this->editing->apply($record, $user, $edit), $user, $edit->onScreen);
+        return $this->answer($this->editing->apply($record, $user, $edit), $edit->mark, $user, $edit->onScreen);
     }
 
-    #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
+    #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/Replay')), responses: [
         new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
@@ -53,10 +56,12 @@ final class EditController
         $record = $this->store->find($user, $plan);
         $onScreen = OnScreen::read($request, $this->views);
 
-        return $this->answer($this->editing->undo($record, $user), $user, $onScreen);
+        $mark = EditMark::read($request);
+
+        return $this->answer($this->editing->undo($record, $user, $mark, self::meant($request)), $mark, $user, $onScreen);
     }
 
-    #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/OnScreen')), responses: [
+    #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/Replay')), responses: [
         new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
@@ -68,7 +73,29 @@ final class EditController
         $record = $this->store->find($user, $plan);
         $onScreen = OnScreen::read($request, $this->views);
 
-        return $this->answer($this->editing->redo($record, $user), $user, $onScreen);
+        $mark = EditMark::read($request);
+
+        return $this->answer($this->editing->redo($record, $user, $mark, self::meant($request)), $mark, $user, $onScreen);
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/changes', operationId: 'changes', summary: 'What came after a version', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'since', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'views', in: 'query', description: 'What is on screen, as JSON', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'All of it', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
+        new OA\Response(response: 304, description: 'Nothing'),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
+    ])]
+    public function changes(Request $request, string $plan): Response
+    {
+        $user = SignedIn::user($request);
+        $since = (int) $request->query('since');
+        // Asked every other second by everyone who has the plan open: as long as nothing came, its row says so.
+        if ($this->store->find($user, $plan)->version === $since) {
+            return new Response('', 304);
+        }
+        $views = json_decode(is_string($request->query('views')) ? $request->query('views') : '{}', true);
+        $request->merge(['views' => is_array($views) ? $views : []]);
+
+        return new JsonResponse(ChangesView::since($since, $this->store->look($user, $plan), $user, $this->views, OnScreen::read($request, $this->views)));
     }
 
     #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
@@ -82,8 +109,16 @@ final class EditController
     }
 
     /** @param  array<string, list<string>>  $onScreen */
-    private function answer(KeptEdit $kept, User $user, array $onScreen): JsonResponse
+    private function answer(KeptEdit $kept, EditMark $mark, User $user, array $onScreen): JsonResponse
     {
-        return new JsonResponse(ChangesView::of($kept, $user, $this->views, $onScreen));
+        return new JsonResponse(ChangesView::of($kept, $mark->held, $user, $this->views, $onScreen));
+    }
+
+    /** @return int|null which edit is to be replayed, where the client says */
+    private static function meant(Request $request): ?int
+    {
+        $of = $request->input('of');
+
+        return $of === null || is_int($of) ? $of : throw PlanRefused::at('/of', 'must be the number of an edit');
     }
 }

@@ -222,9 +222,10 @@ final class Toml
 
     private function sign(string $hexadecimal): string
     {
-        $sign = mb_chr((int) hexdec($hexadecimal));
+        $number = (int) hexdec($hexadecimal);
+        $half = $number >= 0xD800 && $number <= 0xDFFF;
 
-        return is_string($sign) ? $sign : throw TomlRefused::at($this->line, "names a sign that there is not: U+{$hexadecimal}");
+        return $half || $number > 0x10FFFF ? throw TomlRefused::at($this->line, "names a sign that there is not: U+{$hexadecimal}") : mb_chr($number);
     }
 
     private function unescaped(string $text): string

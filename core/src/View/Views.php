@@ -63,6 +63,29 @@ final readonly class Views
     }
 
     /**
+     * All that is on screen, as it is now.
+     *
+     * @param  array<string, list<string>>  $onScreen  by key of the view, of what
+     * @return array<string, list<array{of: string, shows: object|null}>> by key; what is shown of something that is no more is null
+     *
+     * @throws NoSuchView
+     */
+    public function now(Plan $plan, array $onScreen): array
+    {
+        $shown = [];
+        foreach ($onScreen as $key => $of) {
+            $view = $this->named($key);
+            $owner = $view->owner();
+            foreach ($of as $one) {
+                $gone = $owner !== null && $plan->find($owner::kind(), $one) === null;
+                $shown[$key][] = ['of' => $one, 'shows' => $gone ? null : $view->of($one, $plan, $this->knowledge)];
+            }
+        }
+
+        return $shown;
+    }
+
+    /**
      * What an edit can have changed of what is on screen.
      *
      * @param  array<string, list<string>>  $onScreen  by key of the view, of what
