@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CheckHeaderToken;
 use App\Http\Middleware\CompressAnswers;
 use App\Http\Middleware\GuardPages;
+use App\Http\Middleware\LimitBodies;
 use App\Http\Refusals;
 use App\Providers\AppServiceProvider;
 use Illuminate\Foundation\Application;
@@ -11,6 +13,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Support\Facades\Route;
 
@@ -26,7 +29,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->prepend(LimitBodies::class);
         $middleware->append([GuardPages::class, CompressAnswers::class]);
+        $middleware->web(replace: [ValidateCsrfToken::class => CheckHeaderToken::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

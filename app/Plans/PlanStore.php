@@ -8,6 +8,7 @@ use App\Models\PlanRecord;
 use App\Models\ThingRecord;
 use App\Models\User;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
@@ -65,14 +66,24 @@ final readonly class PlanStore
         return new LoadedPlan($record, $plan, $record->version, $this->findings($record, $plan));
     }
 
-    /** Keeps a plan under a new id of its own; what it holds keeps its ids. */
+    /** Keeps a plan, under a new id where its own is taken; what it holds keeps its ids. */
     public function create(User $user, Plan $plan, ?string $name = null): PlanRecord
     {
-        return Transaction::of(function () use ($user, $plan, $name): PlanRecord {
+        $id = $plan->properties->id;
+        try {
+            return $this->put($user, $plan, $name, PlanRecord::withTrashed()->whereKey($id)->exists() ? (string) new Ulid : $id);
+        } catch (UniqueConstraintViolationException) {
+            // The same file came twice at once: the other was quicker.
+            return $this->put($user, $plan, $name, (string) new Ulid);
+        }
+    }
+
+    private function put(User $user, Plan $plan, ?string $name, string $id): PlanRecord
+    {
+        return Transaction::of(function () use ($user, $plan, $name, $id): PlanRecord {
             $properties = $plan->properties;
-            $taken = PlanRecord::withTrashed()->whereKey($properties->id)->exists();
             $record = PlanRecord::query()->create([
-                'id' => $taken ? (string) new Ulid : $properties->id,
+                'id' => $id,
                 'user_id' => $user->id,
                 'version' => 1,
                 'name' => $name ?? $properties->name,
@@ -83,7 +94,7 @@ final readonly class PlanStore
                 'stamps' => [self::FINDINGS => (string) new Ulid],
             ]);
             foreach (ThingKind::cases() as $kind) {
-                $this->put($kind, $record->id, array_values($plan->all($kind)));
+                $this->putThings($kind, $record->id, array_values($plan->all($kind)));
             }
 
             return $record;
@@ -106,7 +117,7 @@ final readonly class PlanStore
         ])->save();
         foreach (ThingKind::cases() as $kind) {
             $things = array_map(static fn (string $id): ?Thing => $edited->plan->find($kind, $id), $edited->touched[$kind->value] ?? []);
-            $this->put($kind, $record->id, array_values(array_filter($things, static fn (?Thing $thing): bool => $thing !== null)));
+            $this->putThings($kind, $record->id, array_values(array_filter($things, static fn (?Thing $thing): bool => $thing !== null)));
         }
         foreach (array_reverse(ThingKind::cases()) as $kind) {
             $gone = array_filter($edited->touched[$kind->value] ?? [], static fn (string $id): bool => $edited->plan->find($kind, $id) === null);
@@ -167,7 +178,7 @@ final readonly class PlanStore
      *
      * @param  list<Thing>  $things
      */
-    private function put(ThingKind $kind, string $planId, array $things): void
+    private function putThings(ThingKind $kind, string $planId, array $things): void
     {
         $within = array_fill_keys(ThingTables::columnsWithin($kind), null);
         foreach ($within === [] ? [[]] : [$within, []] as $blank) {

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\PlanRecord;
+use App\Plans\PlanStore;
 use Closure;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
+use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
+use Rundfunk\Knowledge;
 use Symfony\Component\HttpFoundation\Response;
 
 final class PlanFileTest extends FeatureTestCase
@@ -71,5 +75,28 @@ final class PlanFileTest extends FeatureTestCase
         $problem = $this->import($spoil($file))->assertUnprocessable()->json('problems.0.place');
         self::assertStringStartsWith($place, $problem);
         self::assertSame(0, PlanRecord::query()->count());
+    }
+
+    public function test_a_plan_whose_id_is_taken_at_that_moment_gets_another(): void
+    {
+        $user = self::user();
+        $plan = (new PlanReader(app(Knowledge::class)))->read((string) file_get_contents(dirname(__DIR__, 2).'/docs/examples/linden-hollow.json'));
+        // Between the question whether the id is free and the plan, another takes it.
+        PlanRecord::creating(static function () use ($user, $plan): void {
+            PlanRecord::flushEventListeners();
+            DB::table('plans')->insert(['id' => $plan->properties->id, 'user_id' => $user->id, 'version' => 1, 'name' => 'Quicker', 'region' => 'eu', 'busy_wifi' => '[]', 'note' => '']);
+        });
+        $made = app(PlanStore::class)->create($user, $plan);
+        self::assertNotSame($plan->properties->id, $made->id);
+        self::assertSame([$made->id], PlanRecord::query()->pluck('id')->all(), 'the other went with the transaction that it was put into here');
+    }
+
+    public function test_an_edit_of_more_than_a_megabyte_is_refused_before_it_is_read(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->edit($plan, 1, ['op' => 'change', 'kind' => 'plan', 'id' => $plan->id, 'values' => ['note' => str_repeat('a', 1_000_001)]])->assertStatus(413);
+        $this->call('POST', '/api/plans/import', content: str_repeat(' ', 12_000_001), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'])->assertStatus(413);
     }
 }

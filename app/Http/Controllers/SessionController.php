@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -15,6 +16,8 @@ use OpenApi\Attributes as OA;
 
 final class SessionController
 {
+    private const TAKEN = 'There is an account with this address already.';
+
     #[OA\Get(path: '/api/session', operationId: 'session', summary: 'Who is signed in', responses: [
         new OA\Response(response: 200, description: 'The user, or null', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
     ])]
@@ -51,12 +54,17 @@ final class SessionController
             'name' => 'required|string|max:80',
             'email' => 'required|string|email|max:190|unique:users,email',
             'password' => ['required', 'string', 'max:200', Password::min(10)],
-        ], ['email.unique' => 'There is an account with this address already.']);
-        $user = User::query()->create([
-            'name' => $request->string('name')->toString(),
-            'email' => $request->string('email')->toString(),
-            'password' => Hash::make($request->string('password')->toString()),
-        ]);
+        ], ['email.unique' => self::TAKEN]);
+        try {
+            $user = User::query()->create([
+                'name' => $request->string('name')->toString(),
+                'email' => $request->string('email')->toString(),
+                'password' => Hash::make($request->string('password')->toString()),
+            ]);
+        } catch (UniqueConstraintViolationException) {
+            // Somebody else was between the question and the answer.
+            throw ValidationException::withMessages(['email' => self::TAKEN]);
+        }
         Auth::login($user);
         $request->session()->regenerate();
 
