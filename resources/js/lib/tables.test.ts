@@ -36,6 +36,11 @@ test('a table gives the list that it was made of', () => {
 
 test('the demo comes back as it was', () => {
     const document = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8')) as PlanDocument;
-    const answer = { version: 1, ...tabled(document), findings: [], history: { undo: null, redo: null } };
+    const answer = {
+        version: 1,
+        ...tabled(document),
+        findings: [],
+        history: { undo: null, undoOf: null, redo: null, redoOf: null },
+    };
     expect(untabled(answer).document).toEqual(document);
 });

@@ -1,6 +1,8 @@
-import { beforeEach, expect, test, vi } from 'vitest';
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from './api';
-import { change, workspace } from './workspace.svelte';
+import { session } from './session.svelte';
+import { add, change, workspace } from './workspace.svelte';
 
 vi.mock('./api', () => ({ api: { GET: vi.fn(), POST: vi.fn() } }));
 
@@ -9,9 +11,13 @@ const POST = vi.mocked(api.POST);
 const state = (version: number) => ({
     version,
     plan: {},
-    things: { acceptances: { fields: [], rows: [] } },
+    things: {
+        acceptances: { fields: [], rows: [] },
+        nodes: { fields: ['id', 'name', 'note'], rows: [['n', 'Old', '']] },
+        controls: { fields: [], rows: [] },
+    },
     findings: [],
-    history: { undo: null, redo: null },
+    history: { undo: null, undoOf: null, redo: null, redoOf: null },
 });
 /** The answer to an edit that made a version of the one before. */
 const changed = (version: number, from = version - 1) => ({
@@ -21,13 +27,18 @@ const changed = (version: number, from = version - 1) => ({
     things: {},
     findings: { put: [], gone: [], order: [] },
     views: {},
-    history: { undo: null, redo: null },
+    history: { undo: null, undoOf: null, redo: null, redoOf: null },
 });
 const answer = (body: unknown, status = 200): never =>
     (status === 200 ? { data: body, response: { status } } : { error: body, response: { status } }) as never;
 const rename = change('node', 'n', { name: 'New' });
 
+const sent = (): { id: string; label: string }[] =>
+    POST.mock.calls.map((call) => (call[1] as unknown as { body: { id: string; label: string } }).body);
+
+afterEach(() => workspace.close());
 beforeEach(async () => {
+    session.user = { name: 'Ann', email: 'ann@linden-hollow.example' };
     GET.mockReset().mockResolvedValue(answer(state(1)));
     POST.mockReset();
     await workspace.open(`plan-${Math.random()}`);
@@ -61,24 +72,86 @@ test('a stale edit is shown with what was done since', async () => {
     expect(workspace.conflict).toEqual({ message: 'Stale.', mine: 'Mine', since });
 });
 
-test('an edit that did not arrive is kept and can be sent again', async () => {
-    POST.mockRejectedValueOnce(new TypeError('no network')).mockResolvedValueOnce(answer(changed(2)));
-    expect(await workspace.edit('Lost', rename)).toBe(false);
-    expect(workspace.saving).toBe('failed');
-    await workspace.retry();
-    expect(workspace.saving).toBe('saved');
+test('an edit that did not arrive waits, is shown all the same, and is sent again by the same id', async () => {
+    POST.mockRejectedValueOnce(new TypeError('no network'))
+        .mockRejectedValueOnce(new TypeError('no network'))
+        .mockResolvedValueOnce(answer(changed(2)));
+    expect(await workspace.edit('Lost', rename)).toBe(true);
+    expect(workspace.saving).toBe('waiting');
+    expect(workspace.data?.document.nodes[0]?.name).toBe('New');
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'), { timeout: 3000 });
     expect(workspace.data?.version).toBe(2);
-    expect(POST).toHaveBeenCalledTimes(2);
+    expect(new Set(sent().map((body) => body.id)).size).toBe(1);
 });
 
-test('an edit made while signed out is kept and can be sent after signing in', async () => {
-    POST.mockResolvedValueOnce(answer({ message: 'Unauthenticated.' }, 401)).mockResolvedValueOnce(answer(changed(2)));
-    expect(await workspace.edit('Late', rename)).toBe(false);
-    expect(workspace.saving).toBe('failed');
-    expect(workspace.refusal).toContain('signed out');
-    await workspace.retry();
-    expect(workspace.saving).toBe('saved');
+test.each([500, 503, 429, 502])('after a %i nothing is lost and nothing is called saved', async (status) => {
+    POST.mockResolvedValueOnce(answer({ message: 'Not now.' }, status)).mockResolvedValueOnce(answer(changed(2)));
+    expect(await workspace.edit('Kept', rename)).toBe(true);
+    expect(workspace.unsent).toHaveLength(1);
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'));
     expect(workspace.data?.version).toBe(2);
+});
+
+test('edits made without a way through are sent in order, and outlive the page', async () => {
+    const plan = workspace.planId;
+    POST.mockRejectedValue(new TypeError('no network'));
+    await workspace.edit('First', rename);
+    await workspace.edit('Second', change('node', 'n', { note: 'x' }));
+    await vi.waitFor(() => expect(workspace.unsent).toHaveLength(2));
+    expect(workspace.data?.document.nodes[0]).toMatchObject({ name: 'New', note: 'x' });
+    workspace.close();
+    // Another plan takes its place, as after a reload nothing is left in memory.
+    await workspace.open('another');
+    expect(workspace.unsent).toHaveLength(0);
+    POST.mockReset()
+        .mockResolvedValueOnce(answer(changed(2)))
+        .mockResolvedValueOnce(answer(changed(3)));
+    await workspace.open(plan);
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'));
+    expect(sent().map((body) => body.label)).toEqual(['First', 'Second']);
+    expect(workspace.data?.version).toBe(3);
+});
+
+test('what needs something that was refused goes with it, and the rest goes on', async () => {
+    POST.mockRejectedValueOnce(new TypeError('no network')).mockRejectedValueOnce(new TypeError('no network'));
+    await workspace.edit('Bad', add('node', 'new', { name: '' }));
+    await workspace.edit('On it', add('control', 'key', { nodeId: 'new' }));
+    await workspace.edit('Else', rename);
+    POST.mockReset()
+        .mockResolvedValueOnce(answer({ message: 'No.', problems: [] }, 422))
+        .mockResolvedValueOnce(answer(changed(2)));
+    await workspace.retry();
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'));
+    expect(sent().map((body) => body.label)).toEqual(['Bad', 'Else']);
+});
+
+test('after signing out edits wait until the same account is back', async () => {
+    POST.mockResolvedValueOnce(answer({ message: 'Unauthenticated.' }, 401)).mockResolvedValueOnce(answer(changed(2)));
+    GET.mockResolvedValue(answer({ user: null }));
+    expect(await workspace.edit('Late', rename)).toBe(true);
+    expect(workspace.signedOut).toBe(true);
+    await new Promise((done) => setTimeout(done, 50));
+    expect(POST).toHaveBeenCalledTimes(1);
+    GET.mockResolvedValue(answer({ user: { name: 'Ann', email: 'ann@linden-hollow.example' } }));
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'), { timeout: 3000 });
+    expect(workspace.signedOut).toBe(false);
+    expect(workspace.data?.version).toBe(2);
+});
+
+test('an edit at odds with another is given up, or made all the same on the newest version', async () => {
+    POST.mockResolvedValueOnce(answer({ message: 'Stale.', version: 2, since: [] }, 409));
+    expect(await workspace.edit('Mine', rename)).toBe(false);
+    expect(workspace.saving).toBe('waiting');
+    GET.mockResolvedValue(answer(state(2)));
+    POST.mockResolvedValueOnce(answer(changed(3)));
+    await workspace.insist();
+    expect(sent().at(-1)).toMatchObject({ version: 2, label: 'Mine' });
+    expect(workspace.saving).toBe('saved');
+    POST.mockResolvedValueOnce(answer({ message: 'Stale.', version: 4, since: [] }, 409));
+    await workspace.edit('Mine', rename);
+    await workspace.giveUp();
+    expect(workspace.saving).toBe('saved');
+    expect(workspace.conflict).toBeNull();
 });
 
 test('an older answer does not overwrite a newer one', async () => {

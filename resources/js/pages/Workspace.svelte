@@ -22,6 +22,7 @@
     $effect(() => {
         const id = planId;
         untrack(() => void workspace.open(id));
+        return () => workspace.close();
     });
 
     /** How many open findings, advice aside, are mended at each step. */
@@ -93,6 +94,14 @@
             It may have been deleted, or it is somebody else's. <a class="quiet-link" href="#/">All plans</a>
         </p>
     </main>
+{:else if workspace.unreachable}
+    <main class="p-8">
+        <h1>The plan cannot be had just now</h1>
+        <p class="mt-2">
+            The server does not answer, or cannot read it. That says nothing of the plan: it is where it was.
+        </p>
+        <Button class="mt-3" onclick={() => workspace.open(planId)}>Try again</Button>
+    </main>
 {:else}
     <div class="md:flex">
         <nav
@@ -122,6 +131,12 @@
             >
         </nav>
         <main class="min-w-0 grow p-4 md:px-5">
+            {#if workspace.signedOut}
+                <p role="alert" class="sheet text-danger mb-3 px-3 py-2">
+                    You have been signed out. <a class="quiet-link" href="#/sign-in" target="_blank">Sign in again</a> in
+                    another tab: what you changed is kept here, and sent then.
+                </p>
+            {/if}
             {#if workspace.refusal}
                 <p role="alert" class="sheet text-danger mb-3 flex items-center gap-3 px-3 py-2">
                     <span class="grow">Not changed: {workspace.refusal}</span>

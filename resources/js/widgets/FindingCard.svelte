@@ -56,7 +56,7 @@
     {:else}
         <p class="mt-1.5 flex flex-wrap gap-2">
             {#if fix !== null}
-                <Button color="alternative" onclick={() => workspace.edit(fix.label, ...fix.operations)}
+                <Button color="alternative" onclick={() => workspace.editExactly(fix.label, ...fix.operations)}
                     >{fix.label}</Button
                 >
             {/if}

@@ -25,7 +25,10 @@
             >
         {/each}
     </h2>
-    {#if open.length === 0}
+    {#if workspace.unsent.length > 0}
+        <p class="text-soft px-4 py-3">What waits to be saved is not judged yet.</p>
+    {/if}
+    {#if open.length === 0 && workspace.unsent.length === 0}
         <p class="text-soft px-4 py-3">Nothing found: as far as the plan goes, this will work.</p>
     {/if}
     <ul>

@@ -1,15 +1,17 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { workspace } from '../lib/workspace.svelte';
+
+    const waiting = $derived(workspace.unsent.length);
 </script>
 
 <span role="status" class="text-soft hidden text-[14px] whitespace-nowrap sm:inline">
     {#if workspace.saving === 'saving'}
         saving…
-    {:else if workspace.saving === 'failed'}
-        <span class="text-danger">not saved: no answer</span>
+    {:else if workspace.saving === 'waiting' && workspace.conflict === null}
+        <span class="text-danger">not saved yet: {waiting === 1 ? 'one change waits' : `${waiting} changes wait`}</span>
         <Button color="alternative" onclick={() => workspace.retry()}>Try again</Button>
-    {:else if workspace.data !== null}
+    {:else if workspace.data !== null && workspace.saving === 'saved'}
         saved · version {workspace.data.version}
     {/if}
 </span>

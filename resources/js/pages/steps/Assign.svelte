@@ -51,7 +51,7 @@
 
     async function apply(): Promise<void> {
         const count = chosen.length;
-        const kept = await workspace.edit(
+        const kept = await workspace.editExactly(
             count === 1 ? `Assign: ${chosen[0]?.what}` : `Assign ${count} values`,
             ...chosen.flatMap((proposal) => proposal.operations),
         );

@@ -42,7 +42,7 @@ function data(more: Partial<Workspace> = {}): Workspace {
         version: 1,
         document,
         findings: [],
-        history: { undo: null, redo: null },
+        history: { undo: null, undoOf: null, redo: null, redoOf: null },
         ...more,
     };
 }
@@ -72,6 +72,7 @@ const edit = vi.fn(() => Promise.resolve(true));
 beforeEach(() => {
     edit.mockClear();
     vi.spyOn(workspace, 'edit').mockImplementation(edit);
+    vi.spyOn(workspace, 'editExactly').mockImplementation(edit);
     vi.spyOn(api, 'GET').mockImplementation(((
         _path: string,
         given: { params: { path: { view: string }; query?: { of?: string } } },

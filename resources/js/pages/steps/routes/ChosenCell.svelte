@@ -130,7 +130,7 @@
             <span class="text-soft">{finding.remedy}</span>
             {#if finding.fix}<Button
                     color="alternative"
-                    onclick={() => finding.fix && workspace.edit(finding.fix.label, ...finding.fix.operations)}
+                    onclick={() => finding.fix && workspace.editExactly(finding.fix.label, ...finding.fix.operations)}
                     >{finding.fix.label}</Button
                 >{/if}
         </p>

@@ -52,6 +52,7 @@ const finding = (id: string, title: string, fix: Schemas['Finding']['fix'] = nul
 beforeEach(() => {
     edit.mockClear();
     vi.spyOn(workspace, 'edit').mockImplementation(edit);
+    vi.spyOn(workspace, 'editExactly').mockImplementation(edit);
 });
 afterEach(cleanup);
 
