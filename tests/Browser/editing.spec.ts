@@ -154,4 +154,51 @@ test.describe('refusals', () => {
             'true',
         );
     });
+
+    test('an answer that is lost is asked for again, and the edit is there once', async ({ page }) => {
+        await register(page);
+        const address = await open(page, 'linden-hollow');
+        await page.goto(`/${address}/site`);
+        await expect(page.getByLabel('Name of the site')).toBeVisible();
+        const places = await page.getByRole('textbox', { name: /^Name of the place/ }).count();
+        let lost = 0;
+        await page.route('**/operations', async (route) => {
+            await route.fetch();
+            await (lost++ < 2 ? route.abort() : route.continue());
+        });
+        await page.getByLabel('New place').fill('Far field');
+        await page.getByLabel('New place').press('Enter');
+        await saved(page, 2);
+        expect(lost).toBe(3);
+        await page.unroute('**/operations');
+        await page.reload();
+        await saved(page, 2);
+        expect(await page.getByRole('textbox', { name: /^Name of the place/ }).count()).toBe(places + 1);
+    });
+
+    test('what two do to one plan is kept of both, and each sees the other', async ({ page, context }) => {
+        await register(page);
+        const address = await open(page, 'linden-hollow');
+        await page.goto(`/${address}/site`);
+        await expect(page.getByLabel('Name of the site')).toBeVisible();
+        const other = await context.newPage();
+        await other.goto(`/${address}/site`);
+        await expect(other.getByLabel('Name of the site')).toBeVisible();
+        await Promise.all([
+            page.getByRole('button', { name: 'Wi-Fi 13', exact: true }).click(),
+            (async () => {
+                await other.getByLabel('Name of the site').fill('Linden Dell');
+                await other.getByLabel('Name of the site').press('Enter');
+            })(),
+        ]);
+        for (const one of [page, other]) {
+            await one.bringToFront();
+            await expect(one.getByText('saved · version 3')).toBeVisible();
+            await expect(one.getByLabel('Name of the site')).toHaveValue('Linden Dell');
+            await expect(one.getByRole('button', { name: 'Wi-Fi 13', exact: true })).toHaveAttribute(
+                'aria-pressed',
+                'true',
+            );
+        }
+    });
 });
