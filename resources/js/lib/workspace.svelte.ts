@@ -41,7 +41,8 @@ class OpenPlan {
     index = $derived(this.data === null ? null : new PlanIndex(this.data.document));
     accepted = $derived(new Set(this.data?.document.acceptances.map((acceptance) => acceptance.findingId)));
     private outbox: Outbox | null = null;
-    private readonly settled = new Map<string, (kept: boolean) => void>();
+    private readonly askers = new Map<string, (kept: boolean) => void>();
+    private last: Promise<boolean> = Promise.resolve(true);
     private tries = 0;
     private timer: ReturnType<typeof setTimeout> | undefined;
     private pumping: Promise<void> | null = null;
@@ -103,6 +104,11 @@ class OpenPlan {
         return this.send('redo', 'Redo', [], false);
     }
 
+    /** When whatever was sent up to now is answered, or waits for a way through. */
+    settled(): Promise<unknown> {
+        return this.last;
+    }
+
     /** Somebody does not want to wait for the next try. */
     async retry(): Promise<void> {
         clearTimeout(this.timer);
@@ -136,7 +142,11 @@ class OpenPlan {
         clearTimeout(this.timer);
     }
 
-    private async send(
+    private send(does: Waiting['does'], label: string, operations: Operation[], exact: boolean): Promise<boolean> {
+        return (this.last = this.line(does, label, operations, exact));
+    }
+
+    private async line(
         does: Waiting['does'],
         label: string,
         operations: Operation[],
@@ -148,7 +158,7 @@ class OpenPlan {
         this.refusal = null;
         this.outbox ??= await Outbox.open(session.user?.email ?? '', this.planId);
         const id = ulid();
-        const kept = new Promise<boolean>((resolve) => this.settled.set(id, resolve));
+        const kept = new Promise<boolean>((resolve) => this.askers.set(id, resolve));
         await this.outbox.add({ id, does, label, operations, version: this.held.version, exact, of: null });
         this.saving = this.saving === 'waiting' ? 'waiting' : 'saving';
         if (this.saving === 'waiting') {
@@ -207,8 +217,8 @@ class OpenPlan {
     }
 
     private settle(id: string, kept: boolean): void {
-        this.settled.get(id)?.(kept);
-        this.settled.delete(id);
+        this.askers.get(id)?.(kept);
+        this.askers.delete(id);
     }
 
     private async post(waiting: Waiting): Promise<Outcome> {

@@ -17,6 +17,7 @@
         <SelectField
             label="Put a node on {link.name}"
             quiet
+            adds
             class="w-[230px]"
             value=""
             empty="Put a node on this link…"

@@ -8,10 +8,12 @@
 <span role="status" class="text-soft hidden text-[14px] whitespace-nowrap sm:inline">
     {#if workspace.saving === 'saving'}
         saving…
-    {:else if workspace.saving === 'waiting' && workspace.conflict === null}
+    {:else if workspace.conflict !== null}
+        <span class="text-danger">not saved yet</span>
+    {:else if workspace.saving === 'waiting'}
         <span class="text-danger">not saved yet: {waiting === 1 ? 'one change waits' : `${waiting} changes wait`}</span>
-        <Button color="alternative" onclick={() => workspace.retry()}>Try again</Button>
-    {:else if workspace.data !== null && workspace.saving === 'saved'}
+        <Button class="ml-2" color="alternative" onclick={() => workspace.retry()}>Try again</Button>
+    {:else if workspace.data !== null}
         saved · version {workspace.data.version}
     {/if}
 </span>

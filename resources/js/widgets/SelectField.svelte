@@ -12,6 +12,8 @@
         /** Shown while nothing is chosen; with it the choice can be empty. */
         empty?: string;
         disabled?: boolean;
+        /** Each choice adds something, and the field is empty again after it. */
+        adds?: boolean;
         class?: string;
     }
     let {
@@ -23,6 +25,7 @@
         quiet = false,
         empty,
         disabled = false,
+        adds = false,
         class: className = '',
     }: Props = $props();
     const id = $props.id();
@@ -32,10 +35,52 @@
     let visited = $state(false);
     const offered = $derived(visited || items.length <= FEW ? items : items.filter((item) => item.value === value));
 
-    function save(event: Event): void {
-        const chosen = (event.currentTarget as HTMLSelectElement).value;
+    /** Arrow keys and letters go through the choices one by one: what they pass is looked at, and not chosen. */
+    let leafing = false;
+    let keyedAt = -Infinity;
+    /** A key that changes what is shown does so at once; a list that it opened takes a person longer. */
+    const AT_ONCE = 100;
+
+    function commit(select: HTMLSelectElement): void {
+        leafing = false;
+        const chosen = select.value;
+        if (adds) {
+            select.value = value;
+        }
         if (chosen !== value) {
             onsave(chosen);
+        }
+    }
+
+    function pressed(event: KeyboardEvent): void {
+        const select = event.currentTarget as HTMLSelectElement;
+        if (event.key === 'Enter' && leafing) {
+            event.preventDefault();
+            commit(select);
+        } else if (event.key === 'Escape' && leafing) {
+            leafing = false;
+            select.value = value;
+        } else if (event.key !== 'Tab' && event.key !== 'Enter') {
+            keyedAt = event.timeStamp;
+        }
+    }
+
+    function picked(event: Event): void {
+        leafing = event.timeStamp - keyedAt < AT_ONCE;
+        if (!leafing) {
+            commit(event.currentTarget as HTMLSelectElement);
+        }
+    }
+
+    /** Leaving a field takes what it shows; leaving one that adds something adds nothing. */
+    function left(event: FocusEvent): void {
+        const select = event.currentTarget as HTMLSelectElement;
+        keyedAt = -Infinity;
+        if (leafing && adds) {
+            leafing = false;
+            select.value = value;
+        } else if (leafing) {
+            commit(select);
         }
     }
 </script>
@@ -49,7 +94,9 @@
         size="sm"
         {disabled}
         placeholder=""
-        onchange={save}
+        onchange={picked}
+        onkeydown={pressed}
+        onblur={left}
         onfocus={() => (visited = true)}
     >
         {#if empty !== undefined}<option value="">{empty}</option>{/if}

@@ -1,5 +1,7 @@
 <script lang="ts">
     import Input from 'flowbite-svelte/Input.svelte';
+    import { tick } from 'svelte';
+    import { workspace } from '../lib/workspace.svelte';
 
     interface Props {
         label: string;
@@ -26,11 +28,30 @@
     }: Props = $props();
     const id = $props.id();
 
-    function save(event: Event): void {
+    let refused = $state(false);
+
+    async function save(event: Event): Promise<void> {
         const input = event.currentTarget as HTMLInputElement;
-        if (input.value.trim() !== value) {
-            onsave(input.value.trim());
+        const given = input.value.trim();
+        refused = false;
+        if (given === value) {
+            return;
         }
+        onsave(given);
+        await workspace.settled();
+        await tick();
+        // What is there now is what was there before: it was not taken, or means the same.
+        if (given !== value && input.isConnected && input.value.trim() === given) {
+            refused = workspace.refusal !== null;
+            input.value = refused ? given : value;
+        }
+    }
+
+    function putBack(): void {
+        const input = document.getElementById(id) as HTMLInputElement;
+        input.value = value;
+        refused = false;
+        input.focus();
     }
 </script>
 
@@ -42,7 +63,17 @@
         aria-label={spoken}
         {placeholder}
         size="sm"
-        class={mono ? 'mono !text-[12.5px]' : ''}
+        class="{mono ? 'mono !text-[12.5px]' : ''} {refused ? '!border-danger' : ''}"
+        aria-invalid={refused ? 'true' : undefined}
+        aria-describedby={refused ? `${id}-refused` : undefined}
         onchange={save}
     />
+    {#if refused}
+        <p id="{id}-refused" class="text-danger text-[13px] whitespace-nowrap">
+            not taken
+            <button type="button" class="quiet-link" onclick={putBack}
+                >{value === '' ? 'empty it' : `back to ${value}`}</button
+            >
+        </p>
+    {/if}
 </div>

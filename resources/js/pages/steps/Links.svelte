@@ -1,6 +1,8 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { push } from 'svelte-spa-router';
+    import type { Schemas } from '../../lib/api';
+    import { rest } from '../../lib/focus';
     import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
@@ -33,6 +35,13 @@
             name = '';
             await push(`/plans/${planId}/links/${id}`);
         }
+    }
+
+    /** The address no longer names it, and the next key finds no button that would remove its neighbour. */
+    function removeLink(button: Element, gone: Schemas['Link']): void {
+        void workspace.edit(`Remove ${gone.name}`, remove('link', gone.id));
+        rest(button.closest('main'));
+        void push(`/plans/${planId}/links`);
     }
 
     function set(field: string, title: string, value: unknown): void {
@@ -85,7 +94,9 @@
             <p class="text-soft grow pb-1 first-letter:uppercase">
                 {medium.name}. Every setting here goes into the header of each board on it.
             </p>
-            <Button color="alternative" onclick={() => workspace.edit(`Remove ${link.name}`, remove('link', link.id))}
+            <Button
+                color="alternative"
+                onclick={(event: MouseEvent) => removeLink(event.currentTarget as Element, link)}
                 >Remove the link</Button
             >
         </div>

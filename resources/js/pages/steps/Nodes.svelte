@@ -1,6 +1,8 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { push } from 'svelte-spa-router';
+    import type { Schemas } from '../../lib/api';
+    import { rest } from '../../lib/focus';
     import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
@@ -57,6 +59,13 @@
             name = '';
             await push(`/plans/${planId}/nodes/${id}`);
         }
+    }
+
+    /** The address no longer names it, and the next key finds no button that would remove its neighbour. */
+    function removeNode(button: Element, gone: Schemas['Node']): void {
+        void workspace.edit(`Remove ${gone.name}`, remove('node', gone.id));
+        rest(button.closest('main'));
+        void push(`/plans/${planId}/nodes`);
     }
 
     function set(label: string, values: Record<string, unknown>): void {
@@ -140,10 +149,7 @@
                 <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
                     >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a
                 >
-                <button
-                    type="button"
-                    class="quiet-link"
-                    onclick={() => workspace.edit(`Remove ${node.name}`, remove('node', node.id))}
+                <button type="button" class="quiet-link" onclick={(event) => removeNode(event.currentTarget, node)}
                     >Remove {node.name}</button
                 >
             </p>

@@ -102,6 +102,7 @@
         <SelectField
             label="Add a module"
             quiet
+            adds
             class="w-[300px]"
             value=""
             empty="Add a module…"
