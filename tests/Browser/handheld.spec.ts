@@ -29,11 +29,11 @@ async function follow(page: Page, link: Locator): Promise<void> {
     await page.keyboard.press('Enter');
 }
 
-/** Chooses by typing the beginning of the option's name. */
+/** Chooses by typing the beginning of the option's name: what that passes is only looked at, Enter takes it. */
 async function pick(page: Page, select: Locator, name: string): Promise<void> {
     await reach(page, select);
     await page.keyboard.type(name);
-    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
 }
 
 async function write(page: Page, field: Locator, text: string): Promise<void> {

@@ -61,14 +61,18 @@ enum ThingKind: string
         return $shapes[$this->value] ??= $this->thing()::shape();
     }
 
-    /** The most things of this kind one plan may hold: far above any household, far below what hurts a server. */
+    /**
+     * The most things of this kind that a plan may come to hold: far above any household, and no more than a server can judge
+     * in a second. One that was stored with more is opened and can lose some.
+     */
     public function limit(): int
     {
         return match ($this) {
             self::Place, self::Link => 500,
-            self::Node => 2_000,
-            self::Module, self::Endpoint => 10_000,
-            default => 40_000,
+            self::Node => 1_000,
+            self::KeyCode => 5_000,
+            self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,
+            self::PinUse, self::Address, self::Hop, self::Acceptance => 20_000,
         };
     }
 }
