@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use Closure;
 use Illuminate\Contracts\Cache\Repository;
 use LogicException;
+use Throwable;
 
 /**
  * What was read or worked out of a plan, kept beside the database: putting together thousands of things from their rows
@@ -78,7 +80,7 @@ final readonly class Kept
     /** @return array{value: string, changes: list<string>}|null packed; null where there is none of this stamp and edition */
     private function entry(string $planId, string $what, string $stamp): ?array
     {
-        $entry = $this->cache->get(self::key($planId, $what));
+        $entry = $this->unlessItFails(fn (): mixed => $this->cache->get(self::key($planId, $what)));
         if (! is_array($entry) || ($entry['stamp'] ?? null) !== $stamp || ($entry['edition'] ?? null) !== $this->edition->name || ! is_string($entry['value'] ?? null)) {
             return null;
         }
@@ -91,7 +93,23 @@ final readonly class Kept
     /** @param  array{value: string, changes: list<string>}  $packed */
     private function put(string $planId, string $what, string $stamp, array $packed): void
     {
-        $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, ...$packed], self::SECONDS);
+        $this->unlessItFails(fn (): bool => $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, ...$packed], self::SECONDS));
+    }
+
+    /**
+     * A full disk, or a folder that nobody may write to, makes an edit slower and never fails it.
+     *
+     * @param  Closure(): mixed  $work
+     */
+    private function unlessItFails(Closure $work): mixed
+    {
+        try {
+            return $work();
+        } catch (Throwable $failure) {
+            report($failure);
+
+            return null;
+        }
     }
 
     private static function packed(mixed $value): string

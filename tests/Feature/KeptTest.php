@@ -9,9 +9,14 @@ use App\Plans\Edition;
 use App\Plans\Kept;
 use App\Plans\PlanStore;
 use App\Plans\Transaction;
+use Illuminate\Cache\FileStore;
+use Illuminate\Cache\NullStore;
+use Illuminate\Cache\Repository;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Checker;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Format\PlanWriter;
@@ -77,6 +82,37 @@ final class KeptTest extends FeatureTestCase
             Cache::flush();
             self::assertSame(self::read($plan), $kept, "after edit {$done}");
         }
+    }
+
+    public function test_changes_that_are_put_down_beside_a_list_give_the_list_however_many_they_are(): void
+    {
+        $plan = $this->faulty(self::user());
+        $store = app(PlanStore::class);
+        $bare = new PlanStore(app(Knowledge::class), app(Checker::class), new Kept(new Repository(new NullStore), app(Edition::class)));
+        $edits = new RandomEdits(11, app(Knowledge::class));
+        for ($done = 0; $done < 60;) {
+            $record = PlanRecord::query()->findOrFail($plan->id);
+            $edited = $edits->next($store->load($record)->plan);
+            if ($edited !== null) {
+                $done++;
+                $store->save($record, $edited, new Findings([]));
+                $read = (new PlanWriter)->write($bare->load(PlanRecord::query()->findOrFail($plan->id))->plan);
+                self::assertSame($read, self::read($plan), "after edit {$done}");
+            }
+        }
+    }
+
+    public function test_a_cache_that_fails_fails_no_edit(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        // Nobody can write there, whoever he is.
+        $full = new FileStore(new Filesystem, '/proc/rundfunk');
+        $this->app->instance(Kept::class, new Kept(new Repository($full), app(Edition::class)));
+        $this->touch($plan);
+        $this->touch($plan, 'Newer');
+        self::assertStringContainsString('Newer', (string) $this->getJson("/api/plans/{$plan->id}")->assertOk()->getContent());
     }
 
     public function test_a_kind_that_was_lost_is_read_and_kept_again(): void

@@ -89,7 +89,7 @@ final class PlanReaderTest extends CoreTestCase
         yield 'not UTF-8' => [static fn (): string => "{\"format\":1,\"x\":\"\xFF\"}", 'not JSON'];
         yield 'a hundred thousand nodes' => [
             static fn (): string => '{"format":1,"plan":'.json_encode(self::linden()->properties->values()).',"nodes":['.rtrim(str_repeat('{},', 100_000), ',').']}',
-            'at most 2000',
+            'at most 1000',
         ];
     }
 

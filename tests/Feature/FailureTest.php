@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Plans\PlanStore;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanProperties;
+use Rundfunk\Plan\ThingKind;
+
+/** What fails is told as what it is. */
+final class FailureTest extends FeatureTestCase
+{
+    public function test_a_database_that_is_away_is_said_to_be_away_for_a_while(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        config(['database.connections.away' => [...(array) config('database.connections.mariadb'), 'port' => 1, 'host' => '127.0.0.1', 'unix_socket' => ''], 'database.default' => 'away']);
+        try {
+            $looked = $this->getJson("/api/plans/{$plan->id}");
+            $edited = $this->edit($plan, 1, self::rename($plan->id, 'x'));
+        } finally {
+            config(['database.default' => 'mariadb']);
+        }
+        $looked->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonStructure(['message']);
+        $edited->assertStatus(503);
+        $this->getJson("/api/plans/{$plan->id}")->assertOk();
+    }
+
+    public function test_a_plan_that_is_not_there_is_said_so_without_a_word_of_the_program(): void
+    {
+        $this->actingAs(self::user());
+        $this->getJson('/api/plans/01ARZ3NDEKTSV4RRFFQ69G5FAV')->assertNotFound()->assertExactJson(['message' => 'There is no such plan of yours.']);
+        $this->getJson('/api/nothing')->assertNotFound()->assertExactJson(['message' => 'There is nothing at this address.']);
+    }
+
+    public function test_a_plan_that_was_stored_with_more_than_it_may_hold_opens_and_can_lose_some(): void
+    {
+        $user = self::user();
+        $nodes = [];
+        for ($at = 0; $at <= ThingKind::Node->limit(); $at++) {
+            $id = sprintf('01ARZ3NDEKTSV4RRFFQ6%06d', $at);
+            $nodes[$id] = new Node($id, "N{$at}", NodeKind::Controller, null, null, $at, '');
+        }
+        $plan = app(PlanStore::class)->create($user, new Plan(new PlanProperties('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'Large', 'eu', [], ''), [ThingKind::Node->value => $nodes]));
+        $this->actingAs($user);
+        $this->getJson("/api/plans/{$plan->id}")->assertOk();
+        $add = ['op' => 'add', 'kind' => 'node', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAX', 'values' => ['name' => 'One more', 'kind' => 'controller', 'order' => 1]];
+        $this->edit($plan, 1, $add)->assertUnprocessable();
+        foreach (array_slice(array_keys($nodes), 0, 2) as $at => $id) {
+            $this->edit($plan, $at + 1, ['op' => 'remove', 'kind' => 'node', 'id' => $id, 'values' => []])->assertOk();
+        }
+        $this->edit($plan, 3, $add)->assertOk();
+    }
+}
