@@ -57,6 +57,17 @@ final class SessionTest extends FeatureTestCase
         $this->call('POST', '/api/session', content: str_repeat('[', 3_000), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'])->assertUnprocessable();
     }
 
+    public function test_an_accent_makes_another_address_and_a_capital_does_not(): void
+    {
+        self::user('Bob');
+        $this->postJson('/api/session', ['email' => 'böb@linden-hollow.example', 'password' => 'a long password'])->assertUnprocessable();
+        $this->postJson('/api/registration', ['name' => 'Böb', 'email' => 'Böb@linden-hollow.example', 'password' => 'another long one'])->assertCreated();
+        $this->deleteJson('/api/session')->assertOk();
+        $this->postJson('/api/session', ['email' => 'BOB@Linden-Hollow.example', 'password' => 'a long password'])->assertOk()->assertJsonPath('user.name', 'Bob');
+        $this->deleteJson('/api/session')->assertOk();
+        $this->postJson('/api/registration', ['name' => 'Bob', 'email' => 'BOB@linden-hollow.example', 'password' => 'another long one'])->assertJsonValidationErrorFor('email');
+    }
+
     public function test_an_address_is_taken_once(): void
     {
         self::user();

@@ -33,6 +33,7 @@ final class SessionController
     ])]
     public function signIn(Request $request): JsonResponse
     {
+        self::lower($request);
         $request->validate(['email' => 'required|string|email|max:190', 'password' => 'required|string|max:200']);
         $credentials = ['email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()];
         if (! Auth::attempt($credentials)) {
@@ -50,6 +51,7 @@ final class SessionController
     ])]
     public function register(Request $request): JsonResponse
     {
+        self::lower($request);
         $request->validate([
             'name' => 'required|string|max:80',
             'email' => 'required|string|email|max:190|unique:users,email',
@@ -82,6 +84,15 @@ final class SessionController
         $request->session()->regenerateToken();
 
         return self::session(null);
+    }
+
+    /** Addresses are kept in small letters. What is no text is left for the fields' own rules. */
+    private static function lower(Request $request): void
+    {
+        $email = $request->input('email');
+        if (is_string($email)) {
+            $request->merge(['email' => mb_strtolower(mb_scrub($email))]);
+        }
     }
 
     private static function session(mixed $user): JsonResponse
