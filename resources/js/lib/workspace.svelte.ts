@@ -239,8 +239,11 @@ class OpenPlan {
                       })
                     : await api.POST(`/api/plans/{plan}/${waiting.does}`, { params, body: { ...mark, of } });
             if (data !== undefined) {
-                await this.follow(data);
                 await this.take(data, views);
+                // Whoever asked goes on with the plan as it is now, before the outbox is tidied.
+                this.saving = this.outbox?.all().length === 1 ? 'saved' : this.saving;
+                this.settle(waiting.id, true);
+                await this.follow(data);
                 return 'kept';
             }
             if (response.status === 409 && error !== undefined && 'since' in error) {
