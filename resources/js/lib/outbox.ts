@@ -59,7 +59,7 @@ export class Outbox {
         }
     }
 
-    async change(id: string, values: Partial<Pick<Waiting, 'id' | 'of' | 'version' | 'exact'>>): Promise<void> {
+    async change(id: string, values: Partial<Pick<Waiting, 'of' | 'version' | 'exact'>>): Promise<void> {
         const row = this.rows.find((one) => one.id === id);
         if (row !== undefined) {
             Object.assign(row, values);

@@ -59,7 +59,11 @@ class Shown {
     onScreen(): Record<string, string[]> {
         const views: Record<string, string[]> = {};
         for (const { key, of } of this.open.values()) {
-            (views[key] ??= []).push(of);
+            const ids = (views[key] ??= []);
+            // More than the server takes would have an edit refused; what is not named is asked for when its answer has come.
+            if (ids.length < AT_ONCE) {
+                ids.push(of);
+            }
         }
         return views;
     }

@@ -1,71 +1,57 @@
 import { api, type Catalogue, type Operation, type Schemas } from './api';
 import { putInto } from './changes';
-import { Outbox, type Waiting } from './outbox';
+import type { Outbox, Waiting } from './outbox';
 import { overlaid } from './overlay';
 import { PlanIndex } from './plan-index';
-import { session } from './session.svelte';
+import { Sending, type Answer } from './sending.svelte';
 import { shown } from './shown.svelte';
 import { untabled, type Workspace } from './tables';
-import { ulid } from './ulid';
 
-/** 'waiting' when there is no way through to the server, or nobody signed in. */
-type Saving = 'saved' | 'saving' | 'waiting';
-interface Conflict {
-    message: string;
-    mine: string;
-    since: { version: number; label: string; by: string }[];
-}
-type Outcome = 'kept' | 'refused' | 'at odds' | 'later';
-
-/** When to try again, s: at once, then less and less often. */
-const DELAYS = [0, 1, 2, 5, 15];
 /** How often to ask what others did, ms. */
 const ASKED_EVERY = 2_000;
 
-/** The plan that is open: what the server last said of it, and the edits on their way there, in order. */
+/** The plan that is open: what the server last said of it, with the edits laid over it that have not got there. */
 class OpenPlan {
     planId = $state('');
     catalogue = $state.raw<Catalogue | null>(null);
     missing = $state(false);
     /** The plan cannot be had just now, which says nothing of whether it is there. */
     unreachable = $state(false);
-    saving = $state<Saving>('saved');
-    signedOut = $state(false);
     /** Why the last edit was not kept, and where. */
     refusal = $state<string | null>(null);
-    conflict = $state<Conflict | null>(null);
-    /** Edits that wait for a way through, and are shown as if they were made. */
-    unsent = $state.raw<Waiting[]>([]);
     private held = $state.raw<Workspace | null>(null);
+    /** Another for each plan that is opened: what was begun for one says nothing of the next. */
+    private sending = $state.raw<Sending | null>(null);
     data = $derived(this.laidOver());
     index = $derived(this.data === null ? null : new PlanIndex(this.data.document));
     accepted = $derived(new Set(this.data?.document.acceptances.map((acceptance) => acceptance.findingId)));
-    private outbox: Outbox | null = null;
-    private readonly askers = new Map<string, (kept: boolean) => void>();
-    private last: Promise<boolean> = Promise.resolve(true);
-    private tries = 0;
-    private timer: ReturnType<typeof setTimeout> | undefined;
-    private pumping: Promise<void> | null = null;
+    readonly saving = $derived(this.sending?.saving ?? 'saved');
+    readonly unsent = $derived(this.sending?.unsent ?? []);
+    readonly conflict = $derived(this.sending?.conflict ?? null);
+    readonly signedOut = $derived(this.sending?.signedOut ?? false);
     private poll: ReturnType<typeof setInterval> | undefined;
 
     async open(planId: string): Promise<void> {
-        if (this.planId !== planId) {
+        if (this.planId !== planId || this.sending === null) {
+            this.close();
             this.held = null;
-            this.outbox = null;
-            this.unsent = [];
-            this.signedOut = false;
-            this.tries = 0;
+            this.planId = planId;
+            const sending: Sending = new Sending(
+                planId,
+                (waiting, outbox) => this.post(sending, waiting, outbox),
+                (why) => (this.refusal = why),
+            );
+            this.sending = sending;
         }
-        this.planId = planId;
+        const { sending } = this;
         this.missing = false;
         this.refusal = null;
-        this.conflict = null;
-        clearInterval(this.poll);
         const [plan, catalogue] = await Promise.all([
             api.GET('/api/plans/{plan}', { params: { path: { plan: planId } } }).catch(() => null),
             this.catalogue === null ? api.GET('/api/catalogue').catch(() => null) : Promise.resolve(null),
+            sending.ready(),
         ]);
-        if (this.planId !== planId) {
+        if (this.sending !== sending) {
             return;
         }
         this.catalogue ??= catalogue?.data ?? null;
@@ -76,10 +62,11 @@ class OpenPlan {
         this.missing = plan?.response.status === 404;
         this.unreachable = this.held === null && !this.missing;
         shown.begin(this.held === null ? '' : planId, () => this.held?.version ?? 0);
-        this.outbox ??= await Outbox.open(session.user?.email ?? '', planId);
-        this.saving = 'saved';
+        clearInterval(this.poll);
         this.poll = setInterval(() => void this.ask(), ASKED_EVERY);
-        await this.pump();
+        if (this.held !== null) {
+            await sending.pump();
+        }
     }
 
     /**
@@ -106,128 +93,50 @@ class OpenPlan {
 
     /** When whatever was sent up to now is answered, or waits for a way through. */
     settled(): Promise<unknown> {
-        return this.last;
+        return this.sending?.settled() ?? Promise.resolve();
     }
 
     /** Somebody does not want to wait for the next try. */
     async retry(): Promise<void> {
-        clearTimeout(this.timer);
-        await this.pump();
+        await this.sending?.pump();
     }
 
-    /** The edit that is at odds with what others did is given up; what came after it goes on. */
     async giveUp(): Promise<void> {
-        const [first] = this.outbox?.all() ?? [];
-        this.conflict = null;
-        if (first !== undefined) {
-            await this.outbox?.drop(this.needing(first));
-        }
+        await this.sending?.giveUp();
         await this.open(this.planId);
     }
 
-    /** The edit that is at odds with what others did is made all the same, over theirs. */
     async insist(): Promise<void> {
-        const [first] = this.outbox?.all() ?? [];
         await this.read();
-        this.conflict = null;
-        if (first !== undefined && this.held !== null) {
-            await this.outbox?.change(first.id, { version: this.held.version, exact: false });
-        }
-        await this.pump();
+        await this.sending?.insist(this.held?.version ?? 0);
     }
 
     /** The plan is no longer on screen. What waits is sent when it is opened again. */
     close(): void {
         clearInterval(this.poll);
-        clearTimeout(this.timer);
+        this.sending?.close();
+        this.sending = null;
     }
 
-    private send(does: Waiting['does'], label: string, operations: Operation[], exact: boolean): Promise<boolean> {
-        return (this.last = this.line(does, label, operations, exact));
-    }
-
-    private async line(
+    private async send(
         does: Waiting['does'],
         label: string,
         operations: Operation[],
         exact: boolean,
     ): Promise<boolean> {
-        if (this.held === null) {
-            return false;
-        }
         this.refusal = null;
-        this.outbox ??= await Outbox.open(session.user?.email ?? '', this.planId);
-        const id = ulid();
-        const kept = new Promise<boolean>((resolve) => this.askers.set(id, resolve));
-        await this.outbox.add({ id, does, label, operations, version: this.held.version, exact, of: null });
-        this.saving = this.saving === 'waiting' ? 'waiting' : 'saving';
-        if (this.saving === 'waiting') {
-            this.wait();
-        } else {
-            void this.pump();
-        }
-        return kept;
+        return (
+            this.held !== null && (await this.sending?.send(does, label, operations, this.held.version, exact)) === true
+        );
     }
 
-    /** Sends what waits, first things first, until all is answered or something is in the way. */
-    private pump(): Promise<void> {
-        return (this.pumping ??= this.work().finally(() => (this.pumping = null)));
-    }
-
-    private async work(): Promise<void> {
-        const planId = this.planId;
-        for (;;) {
-            const first = this.outbox?.all()[0];
-            if (first === undefined || this.conflict !== null || this.planId !== planId || this.held === null) {
-                break;
-            }
-            this.saving = this.unsent.length > 0 ? 'waiting' : 'saving';
-            const outcome = await this.post(first);
-            if (this.planId !== planId) {
-                return;
-            }
-            if (outcome === 'later') {
-                return;
-            }
-            this.tries = 0;
-            if (outcome !== 'at odds') {
-                await this.outbox?.drop(outcome === 'kept' ? [first.id] : this.needing(first));
-            }
-            this.settle(first.id, outcome === 'kept');
-            this.unsent = this.unsent.length > 0 ? [...(this.outbox?.all() ?? [])] : this.unsent;
-        }
-        if (this.outbox?.all().length === 0) {
-            this.saving = 'saved';
-        }
-    }
-
-    /** An edit that was not kept, and those that need what it would have added. */
-    private needing(refused: Waiting): string[] {
-        const missing = refused.operations.filter(({ op }) => op === 'add').map(({ id }) => id);
-        const ids = [refused.id];
-        for (const { id, operations } of this.outbox?.all() ?? []) {
-            const text = JSON.stringify(operations);
-            if (id !== refused.id && missing.some((one) => text.includes(one))) {
-                missing.push(...operations.filter(({ op }) => op === 'add').map((one) => one.id));
-                ids.push(id);
-                this.settle(id, false);
-            }
-        }
-        return ids;
-    }
-
-    private settle(id: string, kept: boolean): void {
-        this.askers.get(id)?.(kept);
-        this.askers.delete(id);
-    }
-
-    private async post(waiting: Waiting): Promise<Outcome> {
+    private async post(sending: Sending, waiting: Waiting, outbox: Outbox): Promise<Answer> {
         const views = shown.onScreen();
-        const mark = { id: waiting.id, client: this.outbox?.tab ?? null, held: this.held?.version ?? 0, views };
+        const mark = { id: waiting.id, client: outbox.tab, held: this.held?.version ?? 0, views };
         const params = { path: { plan: this.planId } };
         if (waiting.does !== 'edit' && waiting.of === null) {
             const of = this.held?.history[waiting.does === 'undo' ? 'undoOf' : 'redoOf'] ?? null;
-            await this.outbox?.change(waiting.id, { of });
+            await outbox.change(waiting.id, { of });
         }
         try {
             const { label, operations, version, exact, of } = waiting;
@@ -239,70 +148,17 @@ class OpenPlan {
                       })
                     : await api.POST(`/api/plans/{plan}/${waiting.does}`, { params, body: { ...mark, of } });
             if (data !== undefined) {
-                await this.take(data, views);
-                // Whoever asked goes on with the plan as it is now, before the outbox is tidied.
-                this.saving = this.outbox?.all().length === 1 ? 'saved' : this.saving;
-                this.settle(waiting.id, true);
-                await this.follow(data);
-                return 'kept';
+                await (this.sending === sending ? this.take(data, views) : undefined);
+                return { changes: data };
             }
             if (response.status === 409 && error !== undefined && 'since' in error) {
-                this.conflict = { message: error.message, mine: label, since: error.since };
-                this.saving = 'waiting';
-                return 'at odds';
+                return { conflict: { message: error.message, mine: label, since: error.since } };
             }
-            if ([400, 409, 413, 422].includes(response.status)) {
-                this.refusal = saidOf(error);
-                return 'refused';
-            }
-            return this.later(response.status, response.headers?.get('Retry-After') ?? null);
+            return [409, 413, 422].includes(response.status)
+                ? { refused: saidOf(error) }
+                : { status: response.status, retryAfter: response.headers?.get('Retry-After') ?? null };
         } catch {
-            return this.later(0);
-        }
-    }
-
-    /** Where nothing but our own edit came, those behind it were made of what it made. */
-    private async follow({ from, version }: Schemas['Changes']): Promise<void> {
-        if (version === from + 1) {
-            for (const waiting of this.outbox?.all() ?? []) {
-                await (waiting.version === from ? this.outbox?.change(waiting.id, { version }) : undefined);
-            }
-        }
-    }
-
-    /** Nothing is lost: it is tried again, at once, after a while, or when the server says so. */
-    private later(status: number, asked: string | null = null): Outcome {
-        const after = Number(asked ?? NaN);
-        const delay = Number.isFinite(after)
-            ? Math.min(after, 60)
-            : (DELAYS[Math.min(this.tries, DELAYS.length - 1)] ?? 0);
-        this.tries++;
-        this.signedOut = status === 401 || status === 419;
-        this.saving = 'waiting';
-        this.wait();
-        clearTimeout(this.timer);
-        this.timer = setTimeout(() => void this.again(), delay * 1000);
-        return 'later';
-    }
-
-    /** Who was signed out may come back as somebody else: his edits are not sent by that one. */
-    private async again(): Promise<void> {
-        if (this.signedOut) {
-            const asked = await api.GET('/api/session').catch(() => null);
-            if (asked?.data?.user?.email !== session.user?.email) {
-                this.later(401);
-                return;
-            }
-            this.signedOut = false;
-        }
-        await this.pump();
-    }
-
-    /** Whoever asked for an edit goes on: it is kept, if not yet there, and shown as if it were. */
-    private wait(): void {
-        this.unsent = [...(this.outbox?.all() ?? [])];
-        for (const { id } of this.unsent) {
-            this.settle(id, true);
+            return { status: 0, retryAfter: null };
         }
     }
 
@@ -316,17 +172,17 @@ class OpenPlan {
 
     /** Asks what others did, as long as nothing of ours is on its way and somebody looks. */
     private async ask(): Promise<void> {
-        const { held, planId } = this;
+        const { held } = this;
         if (held === null || this.saving !== 'saved' || document.visibilityState !== 'visible') {
             return;
         }
         const views = shown.onScreen();
         const { data } = await api
             .GET('/api/plans/{plan}/changes', {
-                params: { path: { plan: planId }, query: { since: held.version, views: JSON.stringify(views) } },
+                params: { path: { plan: this.planId }, query: { since: held.version, views: JSON.stringify(views) } },
             })
             .catch(() => ({ data: undefined }));
-        if (data !== undefined && this.planId === planId && this.held === held) {
+        if (data !== undefined && this.held === held) {
             await this.take(data, views);
         }
     }
@@ -342,9 +198,12 @@ class OpenPlan {
     }
 
     private async read(): Promise<void> {
+        const { sending } = this;
         const { data } = await api.GET('/api/plans/{plan}', { params: { path: { plan: this.planId } } });
-        this.held = data === undefined ? this.held : untabled(data);
-        shown.begin(this.planId, () => this.held?.version ?? 0);
+        if (data !== undefined && this.sending === sending) {
+            this.held = untabled(data);
+            shown.begin(this.planId, () => this.held?.version ?? 0);
+        }
     }
 }
 

@@ -180,3 +180,24 @@ test('an answer made against a version that is not at hand fetches the whole pla
     expect(GET).toHaveBeenCalledTimes(2);
     expect(workspace.data?.version).toBe(7);
 });
+
+test('a plan that is opened while an edit of another is on its way sends what waits of it, and takes nothing of the other', async () => {
+    const plan = workspace.planId;
+    POST.mockRejectedValue(new TypeError('no network'));
+    await workspace.edit('First', rename);
+    let late: (value: never) => void = () => undefined;
+    POST.mockReset().mockReturnValueOnce(new Promise((resolve) => (late = resolve)) as never);
+    await workspace.open('another');
+    void workspace.edit('Elsewhere', rename);
+    await vi.waitFor(() => expect(POST).toHaveBeenCalledTimes(1));
+    POST.mockResolvedValueOnce(answer(changed(2)));
+    GET.mockResolvedValue(answer(state(1)));
+    const opening = workspace.open(plan);
+    expect(workspace.saving).not.toBe('waiting');
+    await opening;
+    late(answer(changed(2)));
+    await vi.waitFor(() => expect(workspace.saving).toBe('saved'));
+    await new Promise((done) => setTimeout(done));
+    expect(sent().map((body) => body.label)).toEqual(['Elsewhere', 'First']);
+    expect(workspace.data?.version).toBe(2);
+});
