@@ -21,7 +21,16 @@ final readonly class OnScreen
      */
     public static function read(Request $request, Views $views): array
     {
-        $raw = $request->input('views', []);
+        return self::from($request->input('views', []), $views);
+    }
+
+    /**
+     * @return array<string, list<string>> by key of the view
+     *
+     * @throws PlanRefused
+     */
+    public static function from(mixed $raw, Views $views): array
+    {
         $shown = [];
         foreach (is_array($raw) ? $raw : throw PlanRefused::at('/views', 'must be an object of lists') as $key => $of) {
             if (! is_array($of) || count($of) > self::MOST || count($shown) >= self::MOST) {

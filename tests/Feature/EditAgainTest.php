@@ -165,6 +165,7 @@ final class EditAgainTest extends FeatureTestCase
         $answer = $this->getJson("{$changes}?since=1&views=".urlencode('{"line-map":["640"]}'))->assertOk();
         self::assertEquals(self::workspace($this->look()), self::putInto($held, $answer));
         self::assertCount(1, $answer->json('views.line-map'));
+        $this->getJson("{$changes}?since=1&views=rubbish")->assertUnprocessable();
         self::assertSame(0, $this->getJson("{$changes}?since=99")->assertOk()->json('from'), 'what never was is read anew');
         self::assertSame(4, $this->getJson("{$changes}?since=0")->assertOk()->json('version'));
     }

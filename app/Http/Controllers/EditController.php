@@ -92,10 +92,10 @@ final class EditController
         if ($this->store->find($user, $plan)->version === $since) {
             return new Response('', 304);
         }
-        $views = json_decode(is_string($request->query('views')) ? $request->query('views') : '{}', true);
-        $request->merge(['views' => is_array($views) ? $views : []]);
+        $views = $request->query('views');
+        $onScreen = OnScreen::from(is_string($views) ? json_decode($views, true) : [], $this->views);
 
-        return new JsonResponse(ChangesView::since($since, $this->store->look($user, $plan), $user, $this->views, OnScreen::read($request, $this->views)));
+        return new JsonResponse(ChangesView::since($since, $this->store->look($user, $plan), $user, $this->views, $onScreen));
     }
 
     #[OA\Get(path: '/api/plans/{plan}/history', operationId: 'history', summary: 'What was changed, by whom', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [

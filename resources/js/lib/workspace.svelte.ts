@@ -130,8 +130,7 @@ class OpenPlan {
         );
     }
 
-    private async post(sending: Sending, waiting: Waiting, outbox: Outbox): Promise<Answer> {
-        const views = shown.onScreen();
+    private async post(sending: Sending, waiting: Waiting, outbox: Outbox, views = shown.onScreen()): Promise<Answer> {
         const mark = { id: waiting.id, client: outbox.tab, held: this.held?.version ?? 0, views };
         const params = { path: { plan: this.planId } };
         if (waiting.does !== 'edit' && waiting.of === null) {
@@ -153,6 +152,10 @@ class OpenPlan {
             }
             if (response.status === 409 && error !== undefined && 'since' in error) {
                 return { conflict: { message: error.message, mine: label, since: error.since } };
+            }
+            if (response.status === 422 && isAboutViews(error)) {
+                // The server is of another day than this page: that is no reason to give an edit up.
+                return await this.post(sending, waiting, outbox, {});
             }
             return [409, 413, 422].includes(response.status)
                 ? { refused: saidOf(error) }
@@ -205,6 +208,12 @@ class OpenPlan {
             shown.begin(this.planId, () => this.held?.version ?? 0);
         }
     }
+}
+
+/** It is what the screen shows that was refused, and not the edit. */
+function isAboutViews(error: unknown): boolean {
+    const { problems = [] } = (error ?? {}) as { problems?: { place: string }[] };
+    return problems.length > 0 && problems.every(({ place }) => place.startsWith('/views'));
 }
 
 /** Why an edit was refused, as a person reads it. */

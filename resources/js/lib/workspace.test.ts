@@ -201,3 +201,12 @@ test('a plan that is opened while an edit of another is on its way sends what wa
     expect(sent().map((body) => body.label)).toEqual(['Elsewhere', 'First']);
     expect(workspace.data?.version).toBe(2);
 });
+
+test('an edit is not given up for a view that the server does not know', async () => {
+    const problems = [{ place: '/views', message: 'must name views that there are' }];
+    POST.mockResolvedValueOnce(answer({ message: 'No.', problems }, 422)).mockResolvedValueOnce(answer(changed(2)));
+    expect(await workspace.edit('Kept', rename)).toBe(true);
+    expect(workspace.data?.version).toBe(2);
+    expect(workspace.refusal).toBeNull();
+    expect(sent().at(-1)).toMatchObject({ label: 'Kept', views: {} });
+});

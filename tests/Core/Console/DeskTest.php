@@ -76,6 +76,7 @@ final class DeskTest extends CoreTestCase
     {
         $node = self::linden()->nodes()[0]->id;
         self::assertStringContainsString('#ifndef RUNDFUNK_POCKET_A_H', $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=c-header')[1]);
+        self::assertStringStartsWith('<?xml version="1.0" encoding="UTF-8"?>'."\n<svg", $this->rundfunk('export', 'linden.json', '--format=line-map-svg')[1]);
         self::assertStringStartsWith("module,terminal,pin,carries,level,note\r\n", $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=wiring-csv')[1]);
     }
 

@@ -12,9 +12,13 @@ use Rundfunk\Signal\TimingDistance;
 /** Codes that no receiver can tell apart. They are sorted rather than compared with each other: a set of toys has hundreds. */
 final readonly class Twins
 {
+    /** Of more pairs than this, each further code comes with one other: hundreds that are all alike would make tens of thousands. */
+    private const EACH = 1_000;
+
     /**
      * @param  list<KeyCode>  $codes
-     * @return list<array{KeyCode, KeyCode}> the first code that another is like, and that other
+     * @return list<array{KeyCode, KeyCode}> a code, and one before it that it is like: the first, where both say what they are; every one,
+     *                                       where timings alone are compared, for of those each two may differ in what they do
      */
     public static function among(array $codes, Protocols $protocols): array
     {
@@ -25,10 +29,9 @@ final readonly class Twins
         $first = [];
         foreach ($codes as $at => $code) {
             $identity = self::identity($code, $protocols);
-            $found = null;
             foreach ($identity === null ? [] : $first[$identity] ?? [] as $earlier) {
                 if (IrCodes::same($codes[$earlier], $code, $protocols)) {
-                    $found = $earlier;
+                    $pairs[] = [$codes[$earlier], $code];
                     break;
                 }
             }
@@ -38,13 +41,13 @@ final readonly class Twins
             }
             foreach (isset($signals[$at]) ? $alike->earlier($at, 0.0, TimingDistance::SAME) : [] as $earlier => $distance) {
                 // Two that both say what they are were compared by that.
-                if (! isset($known[$at], $known[$earlier])) {
-                    $found = min($found ?? $earlier, $earlier);
+                if (isset($known[$at], $known[$earlier])) {
+                    continue;
+                }
+                $pairs[] = [$codes[$earlier], $code];
+                if (count($pairs) > self::EACH) {
                     break;
                 }
-            }
-            if ($found !== null) {
-                $pairs[] = [$codes[$found], $code];
             }
         }
 

@@ -92,6 +92,11 @@ final class InfraredRulesTest extends CoreTestCase
             static fn () => $keyed($room(), 'raw', Action::On, $raw)->keyCode('remote', 'Mute', 'raw', control: 'other', more: ['timings' => '400 1200 1150 540 910 2500 800 400 1500']),
             ['Power and Mute are hard to tell apart'],
         ];
+        yield 'three of them, of which each two may do different things' => [
+            'ir-raw-too-alike',
+            static fn () => $keyed($room(), 'raw', Action::On, $raw)->keyCode('remote', 'Mute', 'raw', control: 'other', more: ['timings' => '400 1200 1150 540 910 2500 800 400 1500'])->keyCode('remote', 'Sleep', 'raw', more: ['timings' => '220 660 2000 540 910 3300 800 400 2700']),
+            ['Power and Mute are hard to tell apart', 'Mute and Sleep are hard to tell apart', 'Power and Sleep are hard to tell apart'],
+        ];
 
         yield 'a number of a protocol we do not know' => [
             'ir-known-by-name-only',

@@ -34,22 +34,22 @@ final class TwinsTest extends CoreTestCase
         return $codes;
     }
 
-    public function test_each_code_comes_with_the_first_before_it_that_is_like_it(): void
+    public function test_each_code_comes_with_those_before_it_that_it_is_like(): void
     {
         $protocols = Protocols::standard();
         foreach (range(1, 20) as $seed) {
             $codes = self::codes($seed, 50);
             $expected = [];
             foreach ($codes as $at => $code) {
-                foreach (array_slice($codes, 0, $at) as $earlier) {
-                    if (IrCodes::same($earlier, $code, $protocols)) {
-                        $expected[] = "{$earlier->id} {$code->id}";
-                        break;
-                    }
+                $alike = array_filter(array_slice($codes, 0, $at), static fn (KeyCode $earlier): bool => IrCodes::same($earlier, $code, $protocols));
+                $known = array_filter($alike, static fn (KeyCode $earlier): bool => $code->protocol !== 'raw' && $earlier->protocol !== 'raw');
+                // Of those that say what they are the first will do, for they are all one.
+                foreach ([...array_slice($known, 0, 1), ...array_diff_key($alike, $known)] as $earlier) {
+                    $expected[] = "{$earlier->id} {$code->id}";
                 }
             }
             self::assertNotSame([], $expected);
-            self::assertSame($expected, array_map(static fn (array $pair): string => "{$pair[0]->id} {$pair[1]->id}", Twins::among($codes, $protocols)));
+            self::assertEqualsCanonicalizing($expected, array_map(static fn (array $pair): string => "{$pair[0]->id} {$pair[1]->id}", Twins::among($codes, $protocols)));
         }
     }
 

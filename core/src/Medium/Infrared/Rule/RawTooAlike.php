@@ -22,6 +22,9 @@ final readonly class RawTooAlike extends InfraredRule implements LinkRule
     /** Up to this they may be taken for each other. Common practice: twice what counts as the same. */
     private const NEAR = 2 * TimingDistance::SAME;
 
+    /** Of more findings than this, each further code has one: hundreds that are all alike would make tens of thousands. */
+    private const EACH = 1_000;
+
     public function check(Link $link, Look $look): iterable
     {
         $raw = [];
@@ -34,6 +37,7 @@ final readonly class RawTooAlike extends InfraredRule implements LinkRule
                 }
             }
         }
+        $found = 0;
         $alike = new AlikeSignals(array_column($raw, 'signal'));
         foreach ($raw as $at => ['node' => $node, 'code' => $other]) {
             foreach ($alike->earlier($at, TimingDistance::SAME, self::NEAR) as $earlier => $distance) {
@@ -46,8 +50,9 @@ final readonly class RawTooAlike extends InfraredRule implements LinkRule
                     numbers: ['distance' => round($distance, 2), 'same_below' => TimingDistance::SAME],
                     about: [$one->id, $other->id],
                 );
-                // Once a code: of hundreds that are all alike, a finding for each two would be tens of thousands.
-                break;
+                if (++$found > self::EACH) {
+                    break;
+                }
             }
         }
     }
