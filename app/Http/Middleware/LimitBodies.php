@@ -30,7 +30,10 @@ final class LimitBodies
             $request->is('api/plans/*/nodes/*/learn') => self::LESSON,
             default => self::EDIT,
         };
-        $length = max((int) $request->headers->get('Content-Length', '0'), $request->isMethodSafe() ? 0 : strlen($request->getContent()));
+        $length = (int) $request->headers->get('Content-Length', '0');
+        if ($length <= $most && ! $request->isMethodSafe()) {
+            $length = max($length, strlen($request->getContent()));
+        }
 
         return $length <= $most ? $next($request) : new JsonResponse(['message' => 'This is larger than what can be sent here: '.intdiv($length, 1000).' kB, of at most '.intdiv($most, 1000).'.'], 413);
     }

@@ -75,10 +75,8 @@ final readonly class Views
         $shown = [];
         foreach ($onScreen as $key => $of) {
             $view = $this->named($key);
-            $owner = $view->owner();
             foreach ($of as $one) {
-                $gone = $owner !== null && $plan->find($owner::kind(), $one) === null;
-                $shown[$key][] = ['of' => $one, 'shows' => $gone ? null : $view->of($one, $plan, $this->knowledge)];
+                $shown[$key][] = ['of' => $one, 'shows' => self::isGone($view, $one, $plan) ? null : $view->of($one, $plan, $this->knowledge)];
             }
         }
 
@@ -100,8 +98,7 @@ final readonly class Views
             $view = $this->named($key);
             $owner = $view->owner();
             foreach ($of as $one) {
-                $gone = $owner !== null && $edited->plan->find($owner::kind(), $one) === null;
-                if ($gone) {
+                if (self::isGone($view, $one, $edited->plan)) {
                     $changed[$key][] = ['of' => $one, 'shows' => null];
                 } elseif ($owner === null || $view instanceof LooksFar || $edited->impact()->reaches($owner::kind(), $one)) {
                     $shows = $view->of($one, $edited->plan, $this->knowledge);
@@ -114,5 +111,12 @@ final readonly class Views
         }
 
         return $changed;
+    }
+
+    private static function isGone(View $view, string $of, Plan $plan): bool
+    {
+        $owner = $view->owner();
+
+        return $owner !== null && $plan->find($owner::kind(), $of) === null;
     }
 }
