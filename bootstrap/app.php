@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withProviders([AppServiceProvider::class], false)
+    ->withCommands([__DIR__.'/../app/Console'])
     ->withRouting(
         commands: __DIR__.'/../routes/console.php',
         then: static function (): void {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Plans\AccessRefused;
 use App\Plans\StaleVersion;
 use App\Plans\UndoRefused;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -24,11 +25,12 @@ final class Refusals
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([PlanRefused::class, StaleVersion::class, NotInPlan::class, NoSuchArtefact::class, NoSuchView::class, UndoRefused::class]);
+        $exceptions->dontReport([AccessRefused::class, PlanRefused::class, StaleVersion::class, NotInPlan::class, NoSuchArtefact::class, NoSuchView::class, UndoRefused::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (NotFoundHttpException $missing, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse(['message' => $missing->getPrevious() instanceof ModelNotFoundException ? 'There is no such plan of yours.' : 'There is nothing at this address.'], 404) : null);
         // It is nobody's fault and passes: whoever asked asks again.
         $exceptions->render(static fn (PDOException $failed, Request $request): ?Response => self::isAway($failed) ? self::away($request) : null);
+        $exceptions->render(static fn (AccessRefused $refused): JsonResponse => new JsonResponse(['message' => $refused->getMessage()], 403));
         $exceptions->render(static fn (PlanRefused $refused): JsonResponse => new JsonResponse([
             'message' => $refused->getMessage(),
             'problems' => array_map(static fn (Problem $problem): array => ['place' => $problem->place, 'message' => $problem->message], $refused->problems),

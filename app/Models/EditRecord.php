@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property string $plan_id
- * @property int $user_id
+ * @property int|null $user_id null when the account is gone
  * @property int $version
  * @property string|null $client the id of the tab it was made in
  * @property string $label
@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<array<string, mixed>> $operations
  * @property list<array<string, mixed>> $inverse
  * @property array<string, list<string>> $touched
+ * @property list<string>|null $felt ids of findings that it changed; null of an edit made before that was kept
  * @property \Illuminate\Support\Carbon $created_at
  * @property User|null $user
  */
@@ -55,6 +56,6 @@ final class EditRecord extends Model
 
     protected function casts(): array
     {
-        return ['state' => EditState::class, 'operations' => 'array', 'inverse' => 'array', 'touched' => 'array', 'version' => 'integer'];
+        return ['state' => EditState::class, 'operations' => 'array', 'inverse' => 'array', 'touched' => 'array', 'felt' => 'array', 'version' => 'integer'];
     }
 }

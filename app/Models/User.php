@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
 /**
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property string $password hashed
  */
 final class User extends Authenticatable
 {
@@ -18,9 +18,14 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    /** @return HasMany<PlanRecord, $this> */
-    public function plans(): HasMany
+    /** Addresses are kept in small letters, and told apart by every one of them. */
+    public static function at(string $email): ?self
     {
-        return $this->hasMany(PlanRecord::class);
+        return self::query()->where('email', self::written($email))->first();
+    }
+
+    public static function written(string $email): string
+    {
+        return mb_strtolower(mb_scrub($email));
     }
 }

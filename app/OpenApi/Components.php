@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\OpenApi;
 
+use App\Plans\Access;
 use ReflectionClass;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
@@ -128,7 +129,7 @@ final class Components
             'Session' => Schema::object(['user' => Schema::orNull(Schema::object(['name' => Schema::text(), 'email' => Schema::text()]))]),
             'PlanMade' => Schema::object(['id' => Schema::text()]),
             'PlanList' => Schema::object(['plans' => Schema::listOf(Schema::object([
-                'id' => Schema::text(), 'name' => Schema::text(), 'note' => Schema::text(), 'version' => Schema::whole(), 'nodes' => Schema::whole(), 'changedAt' => Schema::text(),
+                'id' => Schema::text(), 'name' => Schema::text(), 'note' => Schema::text(), 'version' => Schema::whole(), 'access' => self::access(), 'nodes' => Schema::whole(), 'changedAt' => Schema::text(),
             ]))]),
             'History' => Schema::object(['edits' => Schema::listOf(Schema::object([
                 'version' => Schema::whole(), 'label' => Schema::text(), 'by' => Schema::text(), 'at' => Schema::text(), 'state' => Schema::oneOf('done', 'undone', 'gone'),
@@ -171,10 +172,16 @@ final class Components
             ]),
             'LineForm' => Schema::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),
             'Changes' => self::changes(),
-            'Workspace' => Schema::object(['version' => Schema::whole(), 'plan' => Schema::ref('PlanProperties'), 'things' => self::tables(), 'findings' => Schema::listOf(Schema::ref('Finding')), 'history' => $history]),
+            'Workspace' => Schema::object(['version' => Schema::whole(), 'access' => self::access(), 'plan' => Schema::ref('PlanProperties'), 'things' => self::tables(), 'findings' => Schema::listOf(Schema::ref('Finding')), 'history' => $history]),
             'ShownPart' => $shown,
             'Shown' => Schema::object(['version' => Schema::whole(), 'parts' => Schema::listOf(Schema::ref('ShownPart'))]),
         ];
+    }
+
+    /** @return array<string, mixed> what the user may do with a plan */
+    private static function access(): array
+    {
+        return Schema::oneOf(...array_map(static fn (Access $access): string => $access->value, Access::cases()));
     }
 
     /** @return array<string, mixed> all that a plan holds: a kind's fields, and a row of their values for each thing */

@@ -29,6 +29,7 @@ final class Description
             'schemas' => Components::of($knowledge->media, $views),
             'responses' => [
                 'NotSignedIn' => ['description' => 'Not signed in', ...$refusal],
+                'NotAllowed' => ['description' => 'The plan is shared with you for less than this', ...$refusal],
                 'NoSuchPlan' => ['description' => 'No such plan of yours', ...$refusal],
             ],
         ];

@@ -32,9 +32,10 @@ final readonly class PlanEditing
      * @throws StaleVersion when it is
      * @throws PlanRefused when an operation cannot be done
      */
-    public function apply(PlanRecord $record, User $user, EditRequest $edit): KeptEdit
+    public function apply(User $user, string $plan, EditRequest $edit): KeptEdit
     {
-        return $this->once($record, $user, $edit->mark, function (LoadedPlan $loaded) use ($record, $user, $edit): KeptEdit {
+        return $this->once($user, $plan, $edit->mark, function (LoadedPlan $loaded) use ($user, $edit): KeptEdit {
+            $record = $loaded->record;
             $this->refuseIfAtOdds($record, $loaded, $edit);
             try {
                 $edited = (new Editor($this->knowledge))->apply($loaded->plan, $edit->operations);
@@ -53,6 +54,7 @@ final readonly class PlanEditing
                 'operations' => $edit->operations,
                 'inverse' => $edited->inverse,
                 'touched' => $edited->touched,
+                'felt' => $kept->felt(),
             ]);
 
             return $kept;
@@ -64,9 +66,10 @@ final readonly class PlanEditing
      *
      * @throws UndoRefused
      */
-    public function undo(PlanRecord $record, User $user, EditMark $mark, ?int $of = null): KeptEdit
+    public function undo(User $user, string $plan, EditMark $mark, ?int $of = null): KeptEdit
     {
-        return $this->once($record, $user, $mark, function (LoadedPlan $loaded) use ($record, $user, $of): KeptEdit {
+        return $this->once($user, $plan, $mark, function (LoadedPlan $loaded) use ($user, $of): KeptEdit {
+            $record = $loaded->record;
             $last = $record->editsOf($user, EditState::Done)->latest('id')->first()
                 ?? throw UndoRefused::nothingToUndo();
 
@@ -79,9 +82,10 @@ final readonly class PlanEditing
      *
      * @throws UndoRefused
      */
-    public function redo(PlanRecord $record, User $user, EditMark $mark, ?int $of = null): KeptEdit
+    public function redo(User $user, string $plan, EditMark $mark, ?int $of = null): KeptEdit
     {
-        return $this->once($record, $user, $mark, function (LoadedPlan $loaded) use ($record, $user, $of): KeptEdit {
+        return $this->once($user, $plan, $mark, function (LoadedPlan $loaded) use ($user, $of): KeptEdit {
+            $record = $loaded->record;
             $next = $record->editsOf($user, EditState::Undone)->oldest('id')->first()
                 ?? throw UndoRefused::nothingToRedo();
 
@@ -102,6 +106,9 @@ final readonly class PlanEditing
         }
         if ($edit->exact || $edit->version > $loaded->version) {
             throw StaleVersion::of($record, $edit->version, 'It was worked out of what was there before.');
+        }
+        if ($edit->version < $record->known_since) {
+            throw StaleVersion::of($record, $edit->version, 'What was done since is no longer in the history.');
         }
         $theirs = [];
         foreach ($record->editsSince($edit->version) as $other) {
@@ -132,15 +139,15 @@ final readonly class PlanEditing
         }
         $kept = $this->keep($record, $loaded, $edited);
         // It may have taken or brought back more than it did at first: what others put there since goes and comes with it.
-        $edit->fill(['state' => $state, 'version' => $kept->version, 'touched' => $edited->touched, $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
+        $edit->fill(['state' => $state, 'version' => $kept->version, 'touched' => $edited->touched, 'felt' => $kept->felt(), $state === EditState::Done ? 'inverse' : 'operations' => $edited->inverse])->save();
 
         return $kept;
     }
 
     private function refuseIfTouchedSince(PlanRecord $record, EditRecord $edit): void
     {
-        $later = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $edit->version)->where('user_id', '!=', $edit->user_id)->where('state', EditState::Done)->get();
-        foreach ($later as $other) {
+        $later = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $edit->version)->where('state', EditState::Done)->get();
+        foreach ($later->where('user_id', '!=', $edit->user_id) as $other) {
             foreach ($other->touched as $kind => $ids) {
                 if (array_intersect($ids, $edit->touched[$kind] ?? []) !== []) {
                     throw UndoRefused::changedSince($edit->label, $other->by());
@@ -154,20 +161,19 @@ final readonly class PlanEditing
         $findings = $this->checker->recheck($edited, $loaded->findings);
         $this->store->save($record, $edited, $findings);
 
-        return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $loaded->findings, $edited);
+        return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $findings->since($loaded->findings), $edited);
     }
 
     /**
-     * Under the lock of the plan's row. What was kept already is answered, and not done again.
+     * Under the lock of the plan's row, where it is asked too who may change it. What was kept already is answered, and
+     * not done again.
      *
      * @param  Closure(LoadedPlan): KeptEdit  $change
      */
-    private function once(PlanRecord $record, User $user, EditMark $mark, Closure $change): KeptEdit
+    private function once(User $user, string $plan, EditMark $mark, Closure $change): KeptEdit
     {
-        return Transaction::of(function () use ($record, $user, $mark, $change): KeptEdit {
-            $query = PlanRecord::query()->whereKey($record->id);
-            $query->lockForUpdate();
-            $record->setRawAttributes($query->firstOrFail()->getAttributes(), true);
+        return Transaction::of(function () use ($user, $plan, $mark, $change): KeptEdit {
+            $record = $this->store->hold($user, $plan, Access::Editor);
             $loaded = $this->store->load($record);
             $version = EditIds::version($mark->id, $record, $user);
             if ($version !== null) {

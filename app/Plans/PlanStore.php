@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Models\PlanMember;
 use App\Models\PlanRecord;
 use App\Models\ThingRecord;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Database\UniqueConstraintViolationException;
+use LogicException;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
@@ -36,12 +40,40 @@ final readonly class PlanStore
         $this->shapes = new SettingShapes($knowledge->media);
     }
 
-    /** @throws ModelNotFoundException when the user has no such plan */
-    public function find(User $user, string $id, bool $deleted = false): PlanRecord
+    /**
+     * @throws ModelNotFoundException when the user has no such plan
+     * @throws AccessRefused when it is shared with him for less
+     */
+    public function find(User $user, string $id, Access $access): PlanRecord
     {
-        $query = $deleted ? PlanRecord::onlyTrashed() : PlanRecord::query();
+        return $this->allowed(PlanRecord::of($user, $id), $access);
+    }
 
-        return $query->whereBelongsTo($user)->findOrFail($id);
+    /**
+     * For the transaction that the caller is in, nobody else changes the plan or who may.
+     *
+     * @throws ModelNotFoundException when the user has no such plan
+     * @throws AccessRefused when it is shared with him for less
+     */
+    public function hold(User $user, string $id, Access $access): PlanRecord
+    {
+        $query = PlanRecord::of($user, $id);
+        $query->lockForUpdate();
+
+        return $this->allowed($query, $access);
+    }
+
+    /**
+     * @throws ModelNotFoundException when the user has deleted no such plan
+     * @throws AccessRefused when it was another's
+     */
+    public function findDeleted(User $user, string $id): PlanRecord
+    {
+        $query = PlanRecord::of($user, $id);
+        $query->withoutGlobalScope(SoftDeletingScope::class);
+        $query->whereNotNull('plans.deleted_at');
+
+        return $this->allowed($query, Access::Owner);
     }
 
     /**
@@ -51,7 +83,16 @@ final readonly class PlanStore
      */
     public function look(User $user, string $id): LoadedPlan
     {
-        return Transaction::of(fn (): LoadedPlan => $this->load($this->find($user, $id)));
+        return Transaction::of(fn (): LoadedPlan => $this->load($this->find($user, $id, Access::Viewer)));
+    }
+
+    /** @param  Builder<PlanRecord>  $query  that finds a plan and what its user may do with it */
+    private function allowed(Builder $query, Access $access): PlanRecord
+    {
+        $record = $query->firstOrFail();
+        $has = $record->access ?? throw new LogicException('A plan is found by who may do what with it.');
+
+        return $has->covers($access) ? $record : throw AccessRefused::to($has);
     }
 
     /** Within the transaction in which the record was read. */
@@ -84,7 +125,6 @@ final readonly class PlanStore
             $properties = $plan->properties;
             $record = PlanRecord::query()->create([
                 'id' => $id,
-                'user_id' => $user->id,
                 'version' => 1,
                 'name' => $name ?? $properties->name,
                 'region' => $properties->region,
@@ -93,6 +133,7 @@ final readonly class PlanStore
                 // A plan that is never edited bears a stamp too, so that what is found in it need be worked out only once.
                 'stamps' => [self::FINDINGS => (string) new Ulid],
             ]);
+            PlanMember::put($id, $user, Access::Owner);
             foreach (ThingKind::cases() as $kind) {
                 $this->putThings($kind, $record->id, array_values($plan->all($kind)));
             }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\RepeatableBlueprint;
 use App\Http\SignedIn;
 use App\Plans\Edition;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -22,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(Blueprint::class, RepeatableBlueprint::class);
         $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
         $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());

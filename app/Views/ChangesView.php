@@ -7,6 +7,7 @@ namespace App\Views;
 use App\Models\User;
 use App\Plans\KeptEdit;
 use App\Plans\LoadedPlan;
+use Rundfunk\Check\Finding;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
@@ -27,7 +28,7 @@ final class ChangesView
      */
     public static function of(KeptEdit $kept, ?int $held, User $user, Views $views, array $onScreen): array
     {
-        if ($kept->edited === null || $kept->before === null || ($held !== null && $held !== $kept->version - 1)) {
+        if ($kept->edited === null || $kept->findings === null || ($held !== null && $held !== $kept->version - 1)) {
             return [...self::since($held ?? $kept->version - 1, $kept->after, $user, $views, $onScreen), 'kept' => $kept->version];
         }
         $plan = $kept->after->plan;
@@ -38,14 +39,14 @@ final class ChangesView
             'kept' => $kept->version,
             'plan' => $plan->properties->values(),
             'things' => self::things($plan, $kept->edited->touched),
-            'findings' => $kept->after->findings->since($kept->before),
+            'findings' => $kept->findings,
             'views' => (object) $views->after($kept->edited, $onScreen),
             'history' => WorkspaceView::history($kept->after->record, $user),
         ];
     }
 
     /**
-     * All that came after a version: what was found then is not known any more, so all findings are told.
+     * All that came after a version: of things and findings, those that any edit since touched or was felt by, as they are now.
      *
      * @param  array<string, list<string>>  $onScreen
      * @return array<string, mixed>
@@ -53,14 +54,15 @@ final class ChangesView
     public static function since(int $version, LoadedPlan $now, User $user, Views $views, array $onScreen): array
     {
         $touched = [];
+        $felt = [];
         $edits = $now->record->editsSince($version);
         foreach ($edits as $edit) {
+            $felt = $felt === null || $edit->felt === null ? null : [...$felt, ...$edit->felt];
             foreach ($edit->touched as $kind => $ids) {
                 $touched[$kind] = array_values(array_unique([...$touched[$kind] ?? [], ...$ids]));
             }
         }
-        $known = $version <= $now->version && count($edits) <= self::MOST;
-        $all = $now->findings->all();
+        $known = $version <= $now->version && $version >= $now->record->known_since && count($edits) <= self::MOST;
 
         return [
             // Of a version that is not to be had any more, nothing can be told: the client reads the plan anew.
@@ -69,10 +71,25 @@ final class ChangesView
             'kept' => null,
             'plan' => $now->plan->properties->values(),
             'things' => self::things($now->plan, $known ? $touched : []),
-            'findings' => ['put' => $known ? $all : [], 'gone' => [], 'order' => array_map(static fn ($finding): string => $finding->id(), $all)],
+            'findings' => self::findings($now, $known ? $felt : []),
             'views' => (object) ($known ? $views->now($now->plan, $onScreen) : []),
             'history' => WorkspaceView::history($now->record, $user),
         ];
+    }
+
+    /**
+     * @param  list<string>|null  $felt  ids; null where an edit does not say what it was felt by
+     * @return array{put: list<Finding>, gone: list<string>, order: list<string>}
+     */
+    private static function findings(LoadedPlan $now, ?array $felt): array
+    {
+        $all = [];
+        foreach ($now->findings->all() as $finding) {
+            $all[$finding->id()] = $finding;
+        }
+        $felt = array_flip($felt ?? array_keys($all));
+
+        return ['put' => array_values(array_intersect_key($all, $felt)), 'gone' => array_map(strval(...), array_keys(array_diff_key($felt, $all))), 'order' => array_map(strval(...), array_keys($all))];
     }
 
     /**

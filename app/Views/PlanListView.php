@@ -13,13 +13,14 @@ final class PlanListView
     public static function of(User $user): array
     {
         $plans = [];
-        $records = PlanRecord::query()->whereBelongsTo($user)->withCount('nodes')->latest('updated_at')->oldest('id');
-        foreach ($records->get(['id', 'name', 'note', 'version', 'updated_at']) as $record) {
+        $records = PlanRecord::ofUser($user)->withCount('nodes')->latest('plans.updated_at')->oldest('plans.id');
+        foreach ($records->get() as $record) {
             $plans[] = [
                 'id' => $record->id,
                 'name' => $record->name,
                 'note' => $record->note,
                 'version' => $record->version,
+                'access' => $record->access?->value,
                 'nodes' => $record->nodes_count ?? 0,
                 'changedAt' => $record->updated_at->toIso8601String(),
             ];

@@ -18,6 +18,7 @@ final class WorkspaceView
     {
         return [
             'version' => $loaded->version,
+            'access' => $loaded->record->access?->value,
             'plan' => $loaded->plan->properties->values(),
             'things' => PlanTables::of($loaded->plan),
             'findings' => $loaded->findings->all(),

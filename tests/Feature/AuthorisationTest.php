@@ -4,55 +4,163 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\User;
+use App\Models\PlanMember;
+use App\Models\PlanRecord;
+use App\Plans\Access;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 
-/** Every address of the interface, asked without a session and by someone whose plan it is not. */
+/** Every address of the interface, drawn from the routes, asked by everyone there can be. */
 final class AuthorisationTest extends FeatureTestCase
 {
     /** Those that anyone may ask. */
     private const OPEN = ['GET /', 'GET api/session', 'POST api/session', 'POST api/registration'];
 
-    /** @return list<array{string, string}> */
+    /** Those that change a plan, and what is needed for it. A plan's others are for whoever may look at it. */
+    private const NEEDED = [
+        'POST api/plans/{plan}/operations' => Access::Editor,
+        'POST api/plans/{plan}/undo' => Access::Editor,
+        'POST api/plans/{plan}/redo' => Access::Editor,
+        'DELETE api/plans/{plan}' => Access::Owner,
+        'POST api/plans/{plan}/restore' => Access::Owner,
+    ];
+
+    /** @return list<string> method and address */
     private static function addresses(): array
     {
         $addresses = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
-            if (! in_array("{$method} {$route->uri()}", self::OPEN, true) && (str_starts_with($route->uri(), 'api') || $route->uri() === '/')) {
-                $addresses[] = [$method, $route->uri()];
+            if (str_starts_with($route->uri(), 'api') || $route->uri() === '/') {
+                $addresses[] = "{$method} {$route->uri()}";
             }
         }
 
-        return $addresses;
+        return array_values(array_diff($addresses, self::OPEN));
     }
 
-    public function test_nothing_answers_without_a_session(): void
+    /** @return list<string> those that are about a plan */
+    private static function ofPlans(): array
+    {
+        return array_values(array_filter(self::addresses(), static fn (string $address): bool => str_contains($address, '{plan}')));
+    }
+
+    /** @return int the status that came */
+    private function ask(string $address, PlanRecord $plan): int
+    {
+        [$method, $uri] = explode(' ', $address);
+        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        // Undo and redo need something to take back: an edit first, whatever comes of it.
+        $body = ['version' => PlanRecord::withTrashed()->findOrFail($plan->id)->version, 'label' => '', 'operations' => [self::rename($node, 'Mine')], 'views' => []];
+        $path = '/'.str_replace(['{plan}', '{node}', '{artefact}', '{view}', '{name}', '{session}'], [$plan->id, $node, 'x', 'line-map', 'x', 'x'], $uri);
+
+        return $this->json($method, $path, $method === 'GET' ? [] : $body)->getStatusCode();
+    }
+
+    public function test_every_address_needs_a_session_but_four(): void
     {
         $plan = $this->linden(self::user());
         self::assertGreaterThan(15, count(self::addresses()));
-        foreach (self::addresses() as [$method, $uri]) {
-            $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}', '{name}', '{view}'], [$plan->id, 'x', 'x', 'x', 'x'], $uri))->assertUnauthorized();
+        foreach (self::addresses() as $address) {
+            self::assertSame(401, $this->ask($address, $plan), $address);
         }
     }
 
-    public function test_a_plan_is_its_owners_alone(): void
+    public function test_what_is_needed_is_said_of_addresses_that_there_are(): void
     {
-        $plan = $this->linden(self::user());
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
-        $before = self::document($this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}"));
-        $this->actingAs(self::user('Eve'));
-        $asked = 0;
-        foreach (self::addresses() as [$method, $uri]) {
-            if (str_contains($uri, '{plan}')) {
-                $this->json($method, '/'.str_replace(['{plan}', '{node}', '{artefact}', '{view}'], [$plan->id, $node, 'ir-keymap', 'line-map'], $uri), ['version' => 1, 'operations' => [self::rename($node, 'Mine')]])->assertNotFound();
-                $asked++;
+        self::assertSame([], array_diff(array_keys(self::NEEDED), self::ofPlans()));
+        self::assertGreaterThan(10, count(self::ofPlans()));
+    }
+
+    /** @return iterable<string, array{Access|null}> */
+    public static function people(): iterable
+    {
+        yield 'stranger' => [null];
+        foreach (Access::cases() as $access) {
+            yield $access->value => [$access];
+        }
+    }
+
+    #[DataProvider('people')]
+    public function test_a_plan_is_for_those_it_is_shared_with_as_far_as_it_is(?Access $access): void
+    {
+        $owner = self::user();
+        $eve = $access === Access::Owner ? $owner : self::user('Eve');
+        foreach (self::ofPlans() as $address) {
+            $plan = $this->linden($owner);
+            if ($access !== null && $access !== Access::Owner) {
+                PlanMember::put($plan->id, $eve, $access);
+            }
+            if (str_ends_with($address, '/restore')) {
+                $plan->delete();
+            }
+            $status = $this->actingAs($eve)->ask($address, $plan);
+            $needed = self::NEEDED[$address] ?? Access::Viewer;
+            // What the request lacks is told to those alone whom it concerns.
+            $expected = match (true) {
+                $access === null => [404],
+                ! $access->covers($needed) => [403],
+                default => [200, 201, 404, 409, 422],
+            };
+            self::assertContains($status, $expected, $address);
+            if ($access === null || ! $access->covers($needed)) {
+                $now = PlanRecord::withTrashed()->findOrFail($plan->id);
+                self::assertSame([1, $plan->trashed()], [$now->version, $now->trashed()], $address);
+            }
+            if ($status === 404 && $access !== null) {
+                self::assertStringContainsString('artefacts', $address);
             }
         }
-        self::assertGreaterThan(10, $asked);
-        self::assertSame($before, self::document($this->actingAs($plan->user)->getJson("/api/plans/{$plan->id}")));
-        $this->actingAs(User::query()->where('name', 'Eve')->firstOrFail())->getJson('/api/plans')->assertExactJson(['plans' => []]);
+    }
+
+    public function test_the_list_holds_what_is_shared_and_says_for_what(): void
+    {
+        $plan = $this->linden(self::user());
+        $eve = self::user('Eve');
+        $this->actingAs($eve)->getJson('/api/plans')->assertExactJson(['plans' => []]);
+        $this->assertCommand(0, ['plan' => $plan->id, 'email' => 'EVE@linden-hollow.example', 'access' => 'viewer']);
+        $this->getJson('/api/plans')->assertJsonPath('plans.0.id', $plan->id)->assertJsonPath('plans.0.access', 'viewer');
+        $this->getJson("/api/plans/{$plan->id}")->assertJsonPath('access', 'viewer');
+        $this->assertCommand(0, ['plan' => $plan->id, 'email' => $eve->email, 'access' => 'none']);
+        $this->getJson('/api/plans')->assertExactJson(['plans' => []]);
+    }
+
+    public function test_a_plan_that_is_handed_over_has_one_owner_and_who_owned_it_goes_on_editing(): void
+    {
+        $ann = self::user();
+        $eve = self::user('Eve');
+        $plan = $this->linden($ann);
+        $this->assertCommand(1, ['plan' => $plan->id, 'email' => $ann->email, 'access' => 'viewer']);
+        $this->assertCommand(1, ['plan' => 'nothing', 'email' => $eve->email, 'access' => 'viewer']);
+        $this->assertCommand(1, ['plan' => $plan->id, 'email' => 'nobody@linden-hollow.example', 'access' => 'viewer']);
+        $this->assertCommand(1, ['plan' => $plan->id, 'email' => $eve->email, 'access' => 'boss']);
+        $this->assertCommand(0, ['plan' => $plan->id, 'email' => $eve->email, 'access' => 'owner']);
+        $this->actingAs($ann)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        $this->deleteJson("/api/plans/{$plan->id}")->assertForbidden();
+        $this->actingAs($eve)->deleteJson("/api/plans/{$plan->id}")->assertOk();
+    }
+
+    public function test_who_is_shut_out_meanwhile_changes_nothing_more(): void
+    {
+        $plan = $this->linden(self::user());
+        $eve = self::user('Eve');
+        PlanMember::put($plan->id, $eve, Access::Editor);
+        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $this->actingAs($eve)->edit($plan, 1, self::rename($node, 'Hers'))->assertOk();
+        PlanMember::put($plan->id, $eve, Access::Viewer);
+        $this->edit($plan, 2, self::rename($node, 'Hers again'))->assertForbidden();
+        $this->postJson("/api/plans/{$plan->id}/undo")->assertForbidden();
+        PlanMember::query()->where('user_id', $eve->id)->delete();
+        $this->edit($plan, 2, self::rename($node, 'Hers again'))->assertNotFound();
+        self::assertSame(2, PlanRecord::query()->findOrFail($plan->id)->version);
+    }
+
+    /** @param  array<string, string>  $arguments */
+    private function assertCommand(int $code, array $arguments): void
+    {
+        self::assertSame($code, Artisan::call('plan:share', $arguments), Artisan::output());
     }
 }

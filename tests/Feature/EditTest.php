@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\EditMark;
-use App\Http\EditRequest;
+use App\Models\PlanMember;
 use App\Models\PlanRecord;
 use App\Models\User;
-use App\Plans\PlanEditing;
+use App\Plans\Access;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Plan\Operation;
-use Rundfunk\Plan\ThingKind;
 use Symfony\Component\HttpFoundation\Response;
 
 final class EditTest extends FeatureTestCase
@@ -198,7 +195,9 @@ final class EditTest extends FeatureTestCase
             fn (): TestResponse => $this->redo(),
             fn (int $version): TestResponse => $this->edit($this->plan, $version, ['op' => 'remove', 'kind' => 'route', 'id' => $route]),
         ];
+        $earlier = [];
         foreach ($steps as $step) {
+            $earlier[] = $held;
             $answer = $step($held['version'])->assertOk()->json();
             self::assertSame($held['version'], $answer['from']);
             $held = self::putInto($held, $answer);
@@ -213,6 +212,12 @@ final class EditTest extends FeatureTestCase
             }
             self::assertEquals($this->shown(), $shown);
         }
+        // And from each version there was, all that came since leads to the same.
+        foreach ($earlier as $before) {
+            $since = $this->getJson("/api/plans/{$this->plan->id}/changes?since={$before['version']}")->assertOk()->json();
+            self::assertSame(self::sorted($held), self::sorted(self::putInto($before, $since)));
+        }
+        self::assertLessThan(count($held['findings']) / 2, count($since['findings']['put'] ?? []), 'of one edit, only what felt it is told');
     }
 
     /**
@@ -286,11 +291,14 @@ final class EditTest extends FeatureTestCase
     {
         $this->edit($this->plan, 1, self::rename($this->nodes[0]['id'], 'One'))->assertOk();
         $bob = self::user('Bob');
-        $this->plan->refresh();
-        $operations = [Operation::change(ThingKind::Node, $this->nodes[0]['id'], ['name' => 'Bob\'s'])];
-        app(PlanEditing::class)->apply($this->plan, $bob, new EditRequest(new EditMark(null, null, null), 2, 'By Bob', $operations, false, []));
+        PlanMember::put($this->plan->id, $bob, Access::Editor);
+        $this->actingAs($bob)->edit($this->plan, 2, self::rename($this->nodes[0]['id'], 'Bob\'s'))->assertOk();
+        $this->actingAs($this->ann);
         $this->undo()->assertConflict()->assertJsonPath('message', '"Test" cannot be replayed: Bob has changed the same things since.');
         $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen])->assertConflict();
+        // What he did stays when he is gone.
+        $bob->delete();
+        $this->undo()->assertConflict()->assertJsonPath('message', '"Test" cannot be replayed: someone has changed the same things since.');
     }
 
     public function test_accepting_every_proposal_leaves_nothing_to_assign(): void

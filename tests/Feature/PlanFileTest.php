@@ -42,8 +42,9 @@ final class PlanFileTest extends FeatureTestCase
 
     public function test_the_import_of_another_users_plan_is_a_plan_of_my_own(): void
     {
-        $record = $this->linden(self::user());
-        $file = (string) $this->actingAs($record->user)->get("/api/plans/{$record->id}/file")->getContent();
+        $ann = self::user();
+        $record = $this->linden($ann);
+        $file = (string) $this->actingAs($ann)->get("/api/plans/{$record->id}/file")->getContent();
         $this->actingAs(self::user('Eve'));
         $id = $this->import($file)->assertCreated()->json('id');
         self::assertNotSame($record->id, $id);
@@ -82,9 +83,9 @@ final class PlanFileTest extends FeatureTestCase
         $user = self::user();
         $plan = (new PlanReader(app(Knowledge::class)))->read((string) file_get_contents(dirname(__DIR__, 2).'/docs/examples/linden-hollow.json'));
         // Between the question whether the id is free and the plan, another takes it.
-        PlanRecord::creating(static function () use ($user, $plan): void {
+        PlanRecord::creating(static function () use ($plan): void {
             PlanRecord::flushEventListeners();
-            DB::table('plans')->insert(['id' => $plan->properties->id, 'user_id' => $user->id, 'version' => 1, 'name' => 'Quicker', 'region' => 'eu', 'busy_wifi' => '[]', 'note' => '']);
+            DB::table('plans')->insert(['id' => $plan->properties->id, 'version' => 1, 'name' => 'Quicker', 'region' => 'eu', 'busy_wifi' => '[]', 'note' => '']);
         });
         $made = app(PlanStore::class)->create($user, $plan);
         self::assertNotSame($plan->properties->id, $made->id);

@@ -9,6 +9,7 @@ use App\Http\EditRequest;
 use App\Http\OnScreen;
 use App\Http\SignedIn;
 use App\Models\User;
+use App\Plans\Access;
 use App\Plans\KeptEdit;
 use App\Plans\PlanEditing;
 use App\Plans\PlanStore;
@@ -31,6 +32,7 @@ final class EditController
     #[OA\Post(path: '/api/plans/{plan}/operations', operationId: 'edit', summary: 'Change a plan: all the operations or none', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Edit')), responses: [
         new OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 403, ref: '#/components/responses/NotAllowed'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Made against an older version', content: new OA\JsonContent(ref: '#/components/schemas/Stale')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/PlanRefusal')),
@@ -38,44 +40,41 @@ final class EditController
     public function apply(Request $request, string $plan): JsonResponse
     {
         $user = SignedIn::user($request);
-        $record = $this->store->find($user, $plan);
         $edit = EditRequest::read($request, $this->views);
 
-        return $this->answer($this->editing->apply($record, $user, $edit), $edit->mark, $user, $edit->onScreen);
+        return $this->answer($this->editing->apply($user, $plan, $edit), $edit->mark, $user, $edit->onScreen);
     }
 
     #[OA\Post(path: '/api/plans/{plan}/undo', operationId: 'undo', summary: 'Take back my last edit', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/Replay')), responses: [
         new OA\Response(response: 200, description: 'Taken back', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 403, ref: '#/components/responses/NotAllowed'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Nothing to undo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function undo(Request $request, string $plan): JsonResponse
     {
         $user = SignedIn::user($request);
-        $record = $this->store->find($user, $plan);
         $onScreen = OnScreen::read($request, $this->views);
-
         $mark = EditMark::read($request);
 
-        return $this->answer($this->editing->undo($record, $user, $mark, self::meant($request)), $mark, $user, $onScreen);
+        return $this->answer($this->editing->undo($user, $plan, $mark, self::meant($request)), $mark, $user, $onScreen);
     }
 
     #[OA\Post(path: '/api/plans/{plan}/redo', operationId: 'redo', summary: 'Do again what I took back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/Replay')), responses: [
         new OA\Response(response: 200, description: 'Done again', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 403, ref: '#/components/responses/NotAllowed'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
         new OA\Response(response: 409, description: 'Nothing to redo, or someone changed the same since', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function redo(Request $request, string $plan): JsonResponse
     {
         $user = SignedIn::user($request);
-        $record = $this->store->find($user, $plan);
         $onScreen = OnScreen::read($request, $this->views);
-
         $mark = EditMark::read($request);
 
-        return $this->answer($this->editing->redo($record, $user, $mark, self::meant($request)), $mark, $user, $onScreen);
+        return $this->answer($this->editing->redo($user, $plan, $mark, self::meant($request)), $mark, $user, $onScreen);
     }
 
     #[OA\Get(path: '/api/plans/{plan}/changes', operationId: 'changes', summary: 'What came after a version', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'since', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'views', in: 'query', description: 'What is on screen, as JSON', schema: new OA\Schema(type: 'string'))], responses: [
@@ -89,7 +88,7 @@ final class EditController
         $user = SignedIn::user($request);
         $since = (int) $request->query('since');
         // Asked every other second by everyone who has the plan open: as long as nothing came, its row says so.
-        if ($this->store->find($user, $plan)->version === $since) {
+        if ($this->store->find($user, $plan, Access::Viewer)->version === $since) {
             return new Response('', 304);
         }
         $views = $request->query('views');
@@ -105,7 +104,7 @@ final class EditController
     ])]
     public function history(Request $request, string $plan): JsonResponse
     {
-        return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan))]);
+        return new JsonResponse(['edits' => HistoryView::of($this->store->find(SignedIn::user($request), $plan, Access::Viewer))]);
     }
 
     /** @param  array<string, list<string>>  $onScreen */

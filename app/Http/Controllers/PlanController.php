@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\SignedIn;
 use App\Models\User;
+use App\Plans\Access;
 use App\Plans\PlanStore;
 use App\Views\PlanListView;
 use App\Views\WorkspaceView;
@@ -68,11 +69,12 @@ final class PlanController
     #[OA\Delete(path: '/api/plans/{plan}', operationId: 'deletePlan', summary: 'Delete a plan; it can be restored', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'Deleted', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 403, ref: '#/components/responses/NotAllowed'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
     public function delete(Request $request, string $plan): JsonResponse
     {
-        $this->store->find(self::user($request), $plan)->delete();
+        $this->store->find(self::user($request), $plan, Access::Owner)->delete();
 
         return new JsonResponse(['id' => $plan]);
     }
@@ -80,11 +82,12 @@ final class PlanController
     #[OA\Post(path: '/api/plans/{plan}/restore', operationId: 'restorePlan', summary: 'Bring a deleted plan back', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], responses: [
         new OA\Response(response: 200, description: 'Back', content: new OA\JsonContent(ref: '#/components/schemas/PlanMade')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 403, ref: '#/components/responses/NotAllowed'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
     public function restore(Request $request, string $plan): JsonResponse
     {
-        $this->store->find(self::user($request), $plan, true)->restore();
+        $this->store->findDeleted(self::user($request), $plan)->restore();
 
         return new JsonResponse(['id' => $plan]);
     }
