@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\BeginSession;
 use App\Http\Middleware\CheckHeaderToken;
 use App\Http\Middleware\CompressAnswers;
 use App\Http\Middleware\GuardPages;
 use App\Http\Middleware\LimitBodies;
+use App\Http\Middleware\RefuseForeignOrigins;
 use App\Http\Refusals;
 use App\Providers\AppServiceProvider;
 use Illuminate\Foundation\Application;
@@ -15,6 +17,7 @@ use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -30,9 +33,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->prepend(LimitBodies::class);
+        $middleware->prepend([RefuseForeignOrigins::class, LimitBodies::class]);
         $middleware->append([GuardPages::class, CompressAnswers::class]);
-        $middleware->web(replace: [ValidateCsrfToken::class => CheckHeaderToken::class]);
+        $middleware->web(replace: [ValidateCsrfToken::class => CheckHeaderToken::class, StartSession::class => BeginSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

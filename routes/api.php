@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AssignController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CatalogueController;
@@ -21,6 +22,13 @@ Route::post('registration', [SessionController::class, 'register'])->middleware(
 
 Route::middleware('auth')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'signOut']);
+    Route::get('account', [AccountController::class, 'show']);
+    Route::delete('account', [AccountController::class, 'delete'])->middleware('throttle:own-password');
+    Route::put('account/password', [AccountController::class, 'changePassword'])->middleware('throttle:own-password');
+    Route::delete('account/sessions', [AccountController::class, 'endOthers']);
+    Route::delete('account/sessions/{session}', [AccountController::class, 'end']);
+    Route::get('account/file', [AccountController::class, 'file']);
+
     Route::get('catalogue', CatalogueController::class);
     Route::get('calculators', [CalculatorController::class, 'index']);
     Route::post('calculators/{name}', [CalculatorController::class, 'calculate']);

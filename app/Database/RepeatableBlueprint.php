@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use Illuminate\Database\Schema\Blueprint;
+use LogicException;
 
 /**
  * Changes of tables that can be made again: MariaDB commits each statement by itself, so a migration that is cut off has
@@ -24,6 +25,11 @@ final class RepeatableBlueprint extends Blueprint
     /** @return list<string> */
     public function toSql(): array
     {
-        return array_map(static fn (string $sql): string => (string) preg_replace(array_keys(self::REPEATABLE), self::REPEATABLE, $sql), array_values(parent::toSql()));
+        $statements = [];
+        foreach (parent::toSql() as $sql) {
+            $statements[] = is_string($sql) ? (string) preg_replace(array_keys(self::REPEATABLE), self::REPEATABLE, $sql) : throw new LogicException('A change of a table is a statement.');
+        }
+
+        return $statements;
     }
 }

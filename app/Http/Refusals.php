@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Accounts\SessionsAway;
 use App\Plans\AccessRefused;
 use App\Plans\StaleVersion;
 use App\Plans\UndoRefused;
@@ -29,6 +30,7 @@ final class Refusals
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (NotFoundHttpException $missing, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse(['message' => $missing->getPrevious() instanceof ModelNotFoundException ? 'There is no such plan of yours.' : 'There is nothing at this address.'], 404) : null);
         // It is nobody's fault and passes: whoever asked asks again.
+        $exceptions->render(static fn (SessionsAway $away, Request $request): Response => self::away($request));
         $exceptions->render(static fn (PDOException $failed, Request $request): ?Response => self::isAway($failed) ? self::away($request) : null);
         $exceptions->render(static fn (AccessRefused $refused): JsonResponse => new JsonResponse(['message' => $refused->getMessage()], 403));
         $exceptions->render(static fn (PlanRefused $refused): JsonResponse => new JsonResponse([

@@ -100,6 +100,8 @@ final class Components
             'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
             'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,
+            'OwnPassword' => Schema::object(['current' => Schema::text()]),
+            'PasswordChange' => Schema::object(['current' => Schema::text(), 'password' => Schema::text()]),
             'Edit' => ['required' => ['version', 'label', 'operations', 'views']] + Schema::object(['version' => Schema::whole(), 'label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation')), 'views' => $onScreen, 'exact' => Schema::flag(), ...$mark]),
             'Replay' => ['required' => ['views']] + Schema::object(['views' => $onScreen, 'of' => Schema::orNull(Schema::whole()), ...$mark]),
         ];
@@ -126,7 +128,11 @@ final class Components
     private static function answers(): array
     {
         return [
-            'Session' => Schema::object(['user' => Schema::orNull(Schema::object(['name' => Schema::text(), 'email' => Schema::text()]))]),
+            'Session' => Schema::object(['user' => Schema::orNull(Schema::object(['name' => Schema::text(), 'email' => Schema::text()])), 'registration' => Schema::flag()]),
+            'Account' => Schema::object(['sessions' => Schema::listOf(Schema::object([
+                'key' => Schema::text(), 'current' => Schema::flag(), 'from' => Schema::text(), 'browser' => Schema::text(), 'seenAt' => Schema::text(),
+            ]))]),
+            'Deleted' => Schema::object(['deleted' => Schema::flag()]),
             'PlanMade' => Schema::object(['id' => Schema::text()]),
             'PlanList' => Schema::object(['plans' => Schema::listOf(Schema::object([
                 'id' => Schema::text(), 'name' => Schema::text(), 'note' => Schema::text(), 'version' => Schema::whole(), 'access' => self::access(), 'nodes' => Schema::whole(), 'changedAt' => Schema::text(),

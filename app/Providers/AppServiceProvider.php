@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\SparingSessionHandler;
 use App\Database\RepeatableBlueprint;
 use App\Http\SignedIn;
 use App\Plans\Edition;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Calculator\Calculators;
@@ -44,6 +48,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Session::extend('database', static function (Application $app): SparingSessionHandler {
+            return new SparingSessionHandler(DB::connection(), 'sessions', config()->integer('session.lifetime'), $app);
+        });
         // The browser tests make an account each, all from one address.
         $factor = max(1, (int) getenv('RATE_LIMIT_FACTOR'));
         RateLimiter::for('sign-in', static fn (Request $request): array => [
@@ -51,6 +58,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(30 * $factor)->by('sign-in '.$request->ip()),
         ]);
         RateLimiter::for('register', static fn (Request $request): Limit => Limit::perMinute(6 * $factor)->by('register '.$request->ip()));
+        RateLimiter::for('own-password', static fn (Request $request): Limit => Limit::perMinute(6 * $factor)->by('own-password '.SignedIn::user($request)->id));
         RateLimiter::for('import', static fn (Request $request): Limit => Limit::perMinute(12 * $factor)->by('import '.SignedIn::user($request)->id));
     }
 }

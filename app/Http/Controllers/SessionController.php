@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Accounts;
+use App\Accounts\FitPassword;
 use App\Models\User;
-use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Hash;
-use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 final class SessionController
 {
-    private const TAKEN = 'There is an account with this address already.';
+    public function __construct(private readonly Accounts $accounts)
+    {
+    }
 
     #[OA\Get(path: '/api/session', operationId: 'session', summary: 'Who is signed in', responses: [
         new OA\Response(response: 200, description: 'The user, or null', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
@@ -35,42 +36,37 @@ final class SessionController
     {
         self::lower($request);
         $request->validate(['email' => 'required|string|email|max:190', 'password' => 'required|string|max:200']);
-        $credentials = ['email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()];
-        if (! Auth::attempt($credentials)) {
+        $user = $this->accounts->find($request->string('email')->toString(), $request->string('password')->toString());
+        if ($user === null) {
             throw ValidationException::withMessages(['email' => 'No account has this address and password.']);
         }
+        Auth::login($user);
         $request->session()->regenerate();
 
-        return self::session(Auth::user());
+        return self::session($user);
     }
 
-    #[OA\Post(path: '/api/registration', operationId: 'register', summary: 'Make an account', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Registration')), responses: [
-        new OA\Response(response: 201, description: 'Made, and signed in', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
+    #[OA\Post(path: '/api/registration', operationId: 'register', summary: 'Make an account, where the address is free: the answer is the same where it is not', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Registration')), responses: [
+        new OA\Response(response: 202, description: 'Taken: whoever sent it can sign in with it, unless the address had an account already', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 403, description: 'Nobody can make an account here', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
         new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/FieldErrors')),
         new OA\Response(response: 429, description: 'Too many tries', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function register(Request $request): JsonResponse
     {
-        self::lower($request);
-        $request->validate([
-            'name' => 'required|string|max:80',
-            'email' => 'required|string|email|max:190|unique:users,email',
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
-        ], ['email.unique' => self::TAKEN]);
-        try {
-            $user = User::query()->create([
-                'name' => $request->string('name')->toString(),
-                'email' => $request->string('email')->toString(),
-                'password' => Hash::make($request->string('password')->toString()),
-            ]);
-        } catch (UniqueConstraintViolationException) {
-            // Somebody else was between the question and the answer.
-            throw ValidationException::withMessages(['email' => self::TAKEN]);
+        if (! self::isOpen()) {
+            return new JsonResponse(['message' => 'Accounts are made by whoever runs this server. Ask there.'], 403);
         }
-        Auth::login($user);
-        $request->session()->regenerate();
+        self::lower($request);
+        $given = ['name' => self::text($request, 'name'), 'email' => self::text($request, 'email')];
+        $request->validate([
+            'name' => 'required|string|max:80|not_regex:/[\x00-\x1f]/',
+            'email' => 'required|string|email|max:190|not_regex:/[\x00-\x1f]/',
+            'password' => ['required', 'string', new FitPassword($given['name'], $given['email'])],
+        ]);
+        $this->accounts->open($given['name'], $given['email'], self::text($request, 'password'));
 
-        return self::session($user)->setStatusCode(201);
+        return new JsonResponse(['message' => 'If this address had no account, it has one now: sign in with it.'], 202);
     }
 
     #[OA\Delete(path: '/api/session', operationId: 'signOut', summary: 'Sign out', responses: [
@@ -86,17 +82,29 @@ final class SessionController
         return self::session(null);
     }
 
+    private static function isOpen(): bool
+    {
+        return getenv('REGISTRATION') !== 'closed';
+    }
+
+    private static function text(Request $request, string $field): string
+    {
+        $given = $request->input($field);
+
+        return is_string($given) ? $given : '';
+    }
+
     /** Addresses are kept in small letters. What is no text is left for the fields' own rules. */
     private static function lower(Request $request): void
     {
         $email = $request->input('email');
         if (is_string($email)) {
-            $request->merge(['email' => mb_strtolower(mb_scrub($email))]);
+            $request->merge(['email' => User::written($email)]);
         }
     }
 
     private static function session(mixed $user): JsonResponse
     {
-        return new JsonResponse(['user' => $user instanceof User ? ['name' => $user->name, 'email' => $user->email] : null]);
+        return new JsonResponse(['user' => $user instanceof User ? ['name' => $user->name, 'email' => $user->email] : null, 'registration' => self::isOpen()]);
     }
 }

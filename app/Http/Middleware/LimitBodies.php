@@ -25,7 +25,7 @@ final class LimitBodies
     public function handle(Request $request, Closure $next): Response
     {
         $most = match (true) {
-            $request->is('api/session', 'api/registration') => self::CREDENTIALS,
+            $request->is('api/session', 'api/registration', 'api/account*') => self::CREDENTIALS,
             $request->is('api/plans/import') => self::PLAN,
             $request->is('api/plans/*/nodes/*/learn') => self::LESSON,
             default => self::EDIT,
