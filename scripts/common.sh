@@ -3,6 +3,8 @@ set -euo pipefail
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$ROOT"
+# What is kept here is nobody else's.
+umask 077
 mkdir -p var storage/framework/cache/data storage/framework/sessions storage/framework/views storage/logs bootstrap/cache
 
 say() { printf '\033[1m▸ %s\033[0m\n' "$*"; }

@@ -6,6 +6,7 @@ needs_packages() {
     local missing=()
     [[ -e /usr/sbin/mariadbd ]] || [[ $1 == core ]] || missing+=(mariadb-server)
     [[ -e /usr/bin/chromium ]] || [[ $1 != all ]] || missing+=(chromium)
+    command -v pgrep >/dev/null || missing+=(procps)
     php -m | grep -qx pdo_mysql || missing+=(php8.2-mysql)
     php -m | grep -qx mbstring || missing+=(php8.2-mbstring)
     php -m | grep -qx intl || missing+=(php8.2-intl)

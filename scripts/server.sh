@@ -9,13 +9,17 @@ app_environment() {
     export RUNDFUNK_EDITION
 }
 
+WORKERS=4
+
 # start_server PORT LOG: sets SERVER_GROUP, the process group to end. What runs hot is compiled, and memory comes in huge
 # pages where the system has them: an edit of a large plan is answered in two thirds of the time. Nobody looks for circles
 # among the thousands of things that a plan is put together from: each request gives back its memory whole.
 start_server() {
-    (cd public && PHP_CLI_SERVER_WORKERS=4 USE_ZEND_ALLOC_HUGE_PAGES=1 exec setsid php -d post_max_size=16M -d memory_limit=512M -d zend.enable_gc=0 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d expose_php=0 -S "127.0.0.1:$1" -t . \
-        ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php) </dev/null >"$2" 2>&1 &
+    (cd public && PHP_CLI_SERVER_WORKERS=$WORKERS USE_ZEND_ALLOC_HUGE_PAGES=1 exec setsid php -d post_max_size=16M -d memory_limit=512M -d zend.enable_gc=0 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d expose_php=0 -S "127.0.0.1:$1" -t . \
+        ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php) </dev/null >>"$2" 2>&1 9>&- &
     SERVER_GROUP=$!
+    SERVER_NOTE=${2%.log}.group
+    echo "$SERVER_GROUP" >"$SERVER_NOTE"
     local try
     for ((try = 0; try < 100; try++)); do
         if php -r 'exit(@fsockopen("127.0.0.1", (int) $argv[1]) === false ? 1 : 0);' "$1"; then return 0; fi
@@ -26,9 +30,27 @@ start_server() {
     return 1
 }
 
+# Whether the server and each of its workers is there: it does not start one anew that died.
+server_lives() { (($(pgrep -c -g "$SERVER_GROUP" || true) > WORKERS)); }
+
+# A server that a killed ./run left behind, where it is of this folder.
+end_left_over_server() {
+    local group pid
+    group=$(cat var/log/server.group 2>/dev/null) || return 0
+    for pid in $(pgrep -g "${group:-0}" || true); do
+        if [[ $(readlink "/proc/$pid/cwd") == "$ROOT/public" ]]; then
+            say "Ending the web server that was left over"
+            kill -TERM -- "-$group"
+            while pgrep -g "$group" >/dev/null; do sleep 0.1; done
+            return 0
+        fi
+    done
+}
+
 stop_server() {
     [[ -n ${SERVER_GROUP:-} ]] || return 0
     kill -TERM -- "-$SERVER_GROUP" 2>/dev/null || true
     wait "$SERVER_GROUP" 2>/dev/null || true
     SERVER_GROUP=
+    rm -f "$SERVER_NOTE"
 }

@@ -3,6 +3,8 @@
     import Router, { push, router } from 'svelte-spa-router';
     import { session } from './lib/session.svelte';
     import { flowbiteTheme } from './lib/flowbite-theme';
+    import Account from './pages/Account.svelte';
+    import Away from './pages/Away.svelte';
     import Calculators from './pages/Calculators.svelte';
     import Plans from './pages/Plans.svelte';
     import Registration from './pages/Registration.svelte';
@@ -13,6 +15,7 @@
         '/': Plans,
         '/sign-in': SignIn,
         '/register': Registration,
+        '/account': Account,
         '/calculators/:name?': Calculators,
         '/plans/:id/:step?/:item?': Workspace,
         '*': Plans,
@@ -31,5 +34,7 @@
 <ThemeProvider theme={flowbiteTheme}>
     {#if session.known && (session.user !== null || open.includes(router.location))}
         <Router {routes} />
+    {:else if session.away}
+        <Away />
     {/if}
 </ThemeProvider>

@@ -12,6 +12,7 @@ export function putInto(held: Workspace, changes: Changes): Workspace {
     }
     return {
         version: changes.version,
+        access: held.access,
         document,
         findings: inOrder(merged(held.findings, changes.findings), changes.findings.order),
         history: changes.history,

@@ -38,6 +38,7 @@ test('the demo comes back as it was', () => {
     const document = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8')) as PlanDocument;
     const answer = {
         version: 1,
+        access: 'owner' as const,
         ...tabled(document),
         findings: [],
         history: { undo: null, undoOf: null, redo: null, redoOf: null },

@@ -3,16 +3,18 @@ import type { Schemas } from './api';
 /** A plan as the screens hold it. */
 export interface Workspace {
     version: number;
+    /** What the user may do with it. */
+    access: Schemas['Workspace']['access'];
     document: Schemas['PlanDocument'];
     findings: Schemas['Finding'][];
     history: Schemas['Workspace']['history'];
 }
 
 /** A plan comes as tables, in which the name of a field stands once. */
-export function untabled({ version, plan, things, findings, history }: Schemas['Workspace']): Workspace {
+export function untabled({ version, access, plan, things, findings, history }: Schemas['Workspace']): Workspace {
     const lists: Record<string, unknown[]> = {};
     for (const [list, { fields, rows }] of Object.entries(things)) {
         lists[list] = rows.map((row) => Object.fromEntries(fields.map((field, at) => [field, row[at]])));
     }
-    return { version, document: { format: 1, plan, ...lists } as Schemas['PlanDocument'], findings, history };
+    return { version, access, document: { format: 1, plan, ...lists } as Schemas['PlanDocument'], findings, history };
 }

@@ -10,6 +10,8 @@ import { untabled, type Workspace } from './tables';
 /** How often to ask what others did, ms. */
 const ASKED_EVERY = 2_000;
 
+const ONLY_TO_LOOK_AT = 'this plan is shared with you to look at';
+
 /** The plan that is open: what the server last said of it, with the edits laid over it that have not got there. */
 class OpenPlan {
     planId = $state('');
@@ -124,9 +126,11 @@ class OpenPlan {
         operations: Operation[],
         exact: boolean,
     ): Promise<boolean> {
-        this.refusal = null;
+        this.refusal = this.held?.access === 'viewer' ? ONLY_TO_LOOK_AT : null;
         return (
-            this.held !== null && (await this.sending?.send(does, label, operations, this.held.version, exact)) === true
+            this.refusal === null &&
+            this.held !== null &&
+            (await this.sending?.send(does, label, operations, this.held.version, exact)) === true
         );
     }
 
@@ -157,7 +161,7 @@ class OpenPlan {
                 // The server is of another day than this page: that is no reason to give an edit up.
                 return await this.post(sending, waiting, outbox, {});
             }
-            return [409, 413, 422].includes(response.status)
+            return [403, 409, 413, 422].includes(response.status)
                 ? { refused: saidOf(error) }
                 : { status: response.status, retryAfter: response.headers?.get('Retry-After') ?? null };
         } catch {

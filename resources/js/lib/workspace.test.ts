@@ -65,6 +65,22 @@ test('a refusal names the field, keeps what was there, and the next edit goes on
     expect(workspace.refusal).toBeNull();
 });
 
+test('a plan that is shared to look at takes no edit, and says why', async () => {
+    workspace.close();
+    GET.mockResolvedValue(answer({ ...state(1), access: 'viewer' }));
+    await workspace.open(`plan-${Math.random()}`);
+    expect(await workspace.edit('Mine', rename)).toBe(false);
+    expect(workspace.refusal).toBe('this plan is shared with you to look at');
+    expect(POST).not.toHaveBeenCalled();
+});
+
+test('what an account may do no longer is refused and does not wait', async () => {
+    POST.mockResolvedValueOnce(answer({ message: 'Shared to look at.' }, 403));
+    expect(await workspace.edit('Mine', rename)).toBe(false);
+    expect(workspace.refusal).toBe('Shared to look at.');
+    expect(workspace.saving).toBe('saved');
+});
+
 test('a stale edit is shown with what was done since', async () => {
     const since = [{ version: 2, label: 'Theirs', by: 'Bob' }];
     POST.mockResolvedValueOnce(answer({ message: 'Stale.', version: 2, since }, 409));

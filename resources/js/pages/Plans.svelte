@@ -94,7 +94,7 @@
 <header class="bg-sheet border-rule flex h-[46px] items-center gap-4 border-b px-4">
     <p class="text-[19px] font-semibold">Rund<span class="text-accent">funk</span></p>
     <span class="grow"></span>
-    <span class="text-soft">{session.user?.name}</span>
+    <a class="quiet-link" href="#/account">{session.user?.name}</a>
     <a class="quiet-link" href="#/calculators">Calculators</a>
     <ThemeButton />
     <Button color="alternative" onclick={leave}>Sign out</Button>
@@ -129,6 +129,11 @@
                         <tr>
                             <td class="max-w-[420px]">
                                 <a class="quiet-link font-medium" href="#/plans/{plan.id}">{plan.name}</a>
+                                {#if plan.access !== 'owner'}
+                                    <span class="text-soft text-[14px]"
+                                        >shared with you, to {plan.access === 'viewer' ? 'look at' : 'edit'}</span
+                                    >
+                                {/if}
                                 <span class="text-soft block truncate">{plan.note}</span>
                             </td>
                             <td class="mono">{plan.nodes}</td>
@@ -145,11 +150,13 @@
                                     onclick={() => duplicate(plan.id)}
                                     aria-label="Duplicate {plan.name}">Duplicate</Button
                                 >
-                                <Button
-                                    color="alternative"
-                                    onclick={() => discard(plan)}
-                                    aria-label="Delete {plan.name}">Delete</Button
-                                >
+                                {#if plan.access === 'owner'}
+                                    <Button
+                                        color="alternative"
+                                        onclick={() => discard(plan)}
+                                        aria-label="Delete {plan.name}">Delete</Button
+                                    >
+                                {/if}
                             </td>
                         </tr>
                     {/each}

@@ -25,8 +25,7 @@
         try {
             const { data, error } = await api.POST('/api/registration', { body: form });
             if (data !== undefined) {
-                session.user = data.user;
-                await push('/');
+                await enter();
             } else if ('errors' in error) {
                 errors = error.errors;
             } else {
@@ -37,9 +36,22 @@
         }
         busy = false;
     }
+
+    /** Whether the address had an account already is found out by whoever has its password, and by nobody else. */
+    async function enter(): Promise<void> {
+        if ((await session.signIn(form.email, form.password)) === null) {
+            await push('/');
+        } else {
+            refused =
+                'With this address and password nobody can sign in. If you have an account with this address, sign in with its own password.';
+        }
+    }
 </script>
 
 <Shell title="Make an account">
+    {#if !session.registration}
+        <p class="mb-4 max-w-[28em]">Accounts are made by whoever runs this server. Ask there.</p>
+    {/if}
     <form class="max-w-[360px] space-y-4" onsubmit={register} novalidate>
         {#each fields as field (field.key)}
             <div>

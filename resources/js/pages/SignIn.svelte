@@ -2,7 +2,6 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import Input from 'flowbite-svelte/Input.svelte';
     import { push } from 'svelte-spa-router';
-    import { api } from '../lib/api';
     import { session } from '../lib/session.svelte';
     import Shell from '../widgets/Shell.svelte';
 
@@ -16,12 +15,9 @@
         busy = true;
         refused = null;
         try {
-            const { data, error } = await api.POST('/api/session', { body: { email, password } });
-            if (data !== undefined) {
-                session.user = data.user;
+            refused = await session.signIn(email, password);
+            if (refused === null) {
                 await push('/');
-            } else {
-                refused = error.message;
             }
         } catch {
             refused = 'The server did not answer. Nothing was lost; try again.';
@@ -43,7 +39,7 @@
         {#if refused}<p role="alert" class="text-danger">{refused}</p>{/if}
         <div class="flex items-center gap-5 pt-1">
             <Button type="submit" disabled={busy}>Sign in</Button>
-            <a class="quiet-link" href="#/register">Make an account</a>
+            {#if session.registration}<a class="quiet-link" href="#/register">Make an account</a>{/if}
         </div>
     </form>
 </Shell>

@@ -14,6 +14,6 @@
         <span class="text-danger">not saved yet: {waiting === 1 ? 'one change waits' : `${waiting} changes wait`}</span>
         <Button class="ml-2" color="alternative" onclick={() => workspace.retry()}>Try again</Button>
     {:else if workspace.data !== null}
-        saved · version {workspace.data.version}
+        {workspace.data.access === 'viewer' ? 'to look at only' : 'saved'} · version {workspace.data.version}
     {/if}
 </span>

@@ -40,6 +40,7 @@ const catalogue: Catalogue = {
 function data(more: Partial<Workspace> = {}): Workspace {
     return {
         version: 1,
+        access: 'owner',
         document,
         findings: [],
         history: { undo: null, undoOf: null, redo: null, redoOf: null },
