@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use App\Http\Middleware\BeginSession;
 use App\Http\Middleware\CheckHeaderToken;
+use App\Http\Middleware\CheckHost;
 use App\Http\Middleware\CompressAnswers;
 use App\Http\Middleware\GuardPages;
+use App\Http\Middleware\KeepToBudget;
 use App\Http\Middleware\LimitBodies;
 use App\Http\Middleware\RefuseForeignOrigins;
+use App\Http\Middleware\TakeTurns;
 use App\Http\Refusals;
 use App\Providers\AppServiceProvider;
 use Illuminate\Foundation\Application;
@@ -33,8 +36,13 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->prepend([RefuseForeignOrigins::class, LimitBodies::class]);
-        $middleware->append([GuardPages::class, CompressAnswers::class]);
+        $middleware->prepend(LimitBodies::class);
+        // What a proxy says of where a request comes from is believed of those alone that are named.
+        $proxies = (string) getenv('TRUSTED_PROXIES');
+        $middleware->trustProxies(at: $proxies === '' ? [] : explode(',', $proxies));
+        // After that, for it may be the proxy who knows the name.
+        $middleware->append([GuardPages::class, CompressAnswers::class, CheckHost::class, RefuseForeignOrigins::class]);
+        $middleware->alias(['turns' => TakeTurns::class, 'budget' => KeepToBudget::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => CheckHeaderToken::class, StartSession::class => BeginSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })

@@ -20,14 +20,14 @@ Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
 Route::post('registration', [SessionController::class, 'register'])->middleware('throttle:register');
 
-Route::middleware('auth')->group(static function (): void {
+Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::delete('session', [SessionController::class, 'signOut']);
     Route::get('account', [AccountController::class, 'show']);
     Route::delete('account', [AccountController::class, 'delete'])->middleware('throttle:own-password');
     Route::put('account/password', [AccountController::class, 'changePassword'])->middleware('throttle:own-password');
     Route::delete('account/sessions', [AccountController::class, 'endOthers']);
     Route::delete('account/sessions/{session}', [AccountController::class, 'end']);
-    Route::get('account/file', [AccountController::class, 'file']);
+    Route::get('account/file', [AccountController::class, 'file'])->middleware('turns:heavy');
 
     Route::get('catalogue', CatalogueController::class);
     Route::get('calculators', [CalculatorController::class, 'index']);
@@ -35,25 +35,25 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('plans', [PlanController::class, 'index']);
     Route::post('plans', [PlanController::class, 'create']);
-    Route::post('plans/import', [PlanFileController::class, 'import'])->middleware('throttle:import');
+    Route::post('plans/import', [PlanFileController::class, 'import'])->middleware(['throttle:import', 'turns:heavy']);
     Route::get('plans/{plan}', [PlanController::class, 'show']);
     Route::delete('plans/{plan}', [PlanController::class, 'delete']);
     Route::post('plans/{plan}/restore', [PlanController::class, 'restore']);
-    Route::post('plans/{plan}/duplicate', [PlanController::class, 'duplicate']);
+    Route::post('plans/{plan}/duplicate', [PlanController::class, 'duplicate'])->middleware('turns:heavy');
     Route::get('plans/{plan}/file', [PlanFileController::class, 'export']);
     Route::get('plans/{plan}/line-map.svg', [PlanFileController::class, 'draw']);
 
     Route::get('plans/{plan}/views/{view}', ViewController::class);
 
-    Route::post('plans/{plan}/operations', [EditController::class, 'apply']);
-    Route::post('plans/{plan}/undo', [EditController::class, 'undo']);
-    Route::post('plans/{plan}/redo', [EditController::class, 'redo']);
+    Route::post('plans/{plan}/operations', [EditController::class, 'apply'])->middleware('turns:edit');
+    Route::post('plans/{plan}/undo', [EditController::class, 'undo'])->middleware('turns:edit');
+    Route::post('plans/{plan}/redo', [EditController::class, 'redo'])->middleware('turns:edit');
     Route::get('plans/{plan}/changes', [EditController::class, 'changes']);
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
-    Route::get('plans/{plan}/assignment', AssignController::class);
+    Route::get('plans/{plan}/assignment', AssignController::class)->middleware('turns:heavy');
 
-    Route::post('plans/{plan}/nodes/{node}/learn', LearnController::class);
-    Route::post('plans/{plan}/nodes/{node}/set', SetController::class);
+    Route::post('plans/{plan}/nodes/{node}/learn', LearnController::class)->middleware('turns:heavy');
+    Route::post('plans/{plan}/nodes/{node}/set', SetController::class)->middleware('turns:heavy');
     Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);
     Route::get('plans/{plan}/nodes/{node}/header', [NodeSheetController::class, 'header']);
     Route::get('plans/{plan}/nodes/{node}/artefacts/{artefact}', [NodeSheetController::class, 'artefact']);

@@ -18,6 +18,7 @@ use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Problem;
 use Rundfunk\View\NoSuchView;
+use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -32,6 +33,7 @@ final class Refusals
         // It is nobody's fault and passes: whoever asked asks again.
         $exceptions->render(static fn (SessionsAway $away, Request $request): Response => self::away($request));
         $exceptions->render(static fn (PDOException $failed, Request $request): ?Response => self::isAway($failed) ? self::away($request) : null);
+        $exceptions->render(static fn (FatalError $fatal): ?JsonResponse => self::isTooMuch($fatal) ? new JsonResponse(['message' => 'This takes longer, or more memory, to work out than there is for one request, and was given up. Nothing was changed.'], 422) : null);
         $exceptions->render(static fn (AccessRefused $refused): JsonResponse => new JsonResponse(['message' => $refused->getMessage()], 403));
         $exceptions->render(static fn (PlanRefused $refused): JsonResponse => new JsonResponse([
             'message' => $refused->getMessage(),
@@ -53,6 +55,11 @@ final class Refusals
 
         return in_array(is_int($code) ? $code : 0, [1021, 1040, 1041, 1053, 1114, 1203, 1205, 1290, 1836, 2002, 2003, 2006, 2013, 2055], true)
             || preg_match('/\[(2002|2003|2006|2013|1040)\]/', $failed->getMessage()) === 1;
+    }
+
+    private static function isTooMuch(FatalError $fatal): bool
+    {
+        return preg_match('/Maximum execution time|Allowed memory size/', $fatal->getMessage()) === 1;
     }
 
     private static function away(Request $request): Response

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Accounts\SparingSessionHandler;
 use App\Database\RepeatableBlueprint;
 use App\Http\SignedIn;
+use App\Limits\Slots;
 use App\Plans\Edition;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -16,6 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Calculator\Calculators;
@@ -28,6 +30,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->singleton(Slots::class, static fn (): Slots => new Slots(storage_path('framework/slots')));
         $this->app->bind(Blueprint::class, RepeatableBlueprint::class);
         $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
@@ -48,6 +51,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        // Under whatever name and scheme the page came, its parts come from there too.
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
+        config(['session.secure' => str_starts_with(config()->string('app.url'), 'https://')]);
         Session::extend('database', static function (Application $app): SparingSessionHandler {
             return new SparingSessionHandler(DB::connection(), 'sessions', config()->integer('session.lifetime'), $app);
         });

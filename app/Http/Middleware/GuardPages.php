@@ -21,6 +21,10 @@ final class GuardPages
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('X-Frame-Options', 'DENY');
+        if ($request->isSecure()) {
+            // Whoever came by TLS once comes by nothing else for a year: RFC 6797.
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
 
         return $response;
     }

@@ -2,7 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import Input from 'flowbite-svelte/Input.svelte';
     import { push } from 'svelte-spa-router';
-    import { api, type Schemas } from '../lib/api';
+    import { api, inTurn, type Schemas } from '../lib/api';
     import { rest } from '../lib/focus';
     import { session } from '../lib/session.svelte';
     import ThemeButton from '../widgets/ThemeButton.svelte';
@@ -63,6 +63,22 @@
         said = 'You are signed in here alone.';
     }
 
+    async function takeAlong(): Promise<void> {
+        begin();
+        const response = await inTurn(new Request(new URL('/api/account/file', window.location.origin))).catch(
+            () => null,
+        );
+        if (response?.ok !== true) {
+            refused = 'The archive cannot be had just now. Try again in a moment.';
+            return;
+        }
+        const link = document.createElement('a');
+        link.href = URL.createObjectURL(await response.blob());
+        link.download = 'rundfunk-account.zip';
+        link.click();
+        URL.revokeObjectURL(link.href);
+    }
+
     async function leave(event: SubmitEvent): Promise<void> {
         event.preventDefault();
         begin();
@@ -73,6 +89,11 @@
         }
         session.user = null;
         await push('/sign-in');
+    }
+
+    /** What a browser says of itself names half a dozen others: what is of use in it is whether it is held in a hand. */
+    function kindOf(browser: string): string {
+        return /Mobi/.test(browser) ? 'on a handheld' : 'on a computer';
     }
 
     const day = new Intl.DateTimeFormat(undefined, {
@@ -136,9 +157,7 @@
                 <tbody>
                     {#each sessions ?? [] as one (one.key)}
                         <tr>
-                            <td class="max-w-[420px]"
-                                ><span class="block truncate" title={one.browser}>{one.browser}</span></td
-                            >
+                            <td title={one.browser}>{kindOf(one.browser)}</td>
                             <td class="mono">{one.from}</td>
                             <td class="text-soft whitespace-nowrap">{day.format(new Date(one.seenAt))}</td>
                             <td class="text-right whitespace-nowrap">
@@ -148,7 +167,8 @@
                                     <Button
                                         color="alternative"
                                         onclick={(event: MouseEvent) => end(event, one.key)}
-                                        aria-label="Sign out of {one.browser}, {one.from}">Sign out</Button
+                                        aria-label="Sign out of the browser {kindOf(one.browser)}, {one.from}"
+                                        >Sign out</Button
                                     >
                                 {/if}
                             </td>
@@ -168,14 +188,14 @@
         <form class="mt-3 flex flex-wrap items-start gap-x-4 gap-y-2" onsubmit={changePassword} novalidate>
             {@render secret('current', 'Password now', 'current-password')}
             {@render secret('password', 'New password', 'new-password')}
-            <Button type="submit" class="mt-[24px]">Change it</Button>
+            <Button type="submit" class="mt-[20px]">Change it</Button>
         </form>
     </section>
 
     <section aria-labelledby="leaving" class="mt-8">
         <h2 id="leaving">Take it along, or leave</h2>
         <p class="mt-1 max-w-[44em]">
-            <a class="quiet-link" href="/api/account/file">Save all of it</a>
+            <button type="button" class="quiet-link" onclick={takeAlong}>Save all of it</button>
             <span class="text-soft"
                 >as a ZIP archive: who you are, and a file for each plan, which can be imported again.</span
             >
@@ -188,8 +208,8 @@
                 </p>
                 <div class="mt-3 flex flex-wrap items-start gap-x-4 gap-y-2">
                     {@render secret('farewell', 'Your password', 'current-password')}
-                    <Button type="submit" class="mt-[24px]">Delete the account and my plans</Button>
-                    <Button color="alternative" class="mt-[24px]" onclick={() => (leaving = false)}>Stay</Button>
+                    <Button type="submit" class="mt-[20px]">Delete the account and my plans</Button>
+                    <Button color="alternative" class="mt-[20px]" onclick={() => (leaving = false)}>Stay</Button>
                 </div>
             </form>
         {:else}

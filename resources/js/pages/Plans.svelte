@@ -2,7 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import Input from 'flowbite-svelte/Input.svelte';
     import { push } from 'svelte-spa-router';
-    import { api, forgeryToken, type Schemas } from '../lib/api';
+    import { api, forgeryToken, inTurn, type Schemas } from '../lib/api';
     import { session } from '../lib/session.svelte';
     import ThemeButton from '../widgets/ThemeButton.svelte';
 
@@ -62,19 +62,23 @@
             return;
         }
         problem = null;
-        const response = await fetch('/api/plans/import', {
-            method: 'POST',
-            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': forgeryToken() },
-            body: await file.text(),
-        });
+        const headers = {
+            'Content-Type': 'application/json',
+            Accept: 'application/json',
+            'X-XSRF-TOKEN': forgeryToken(),
+        };
+        const address = new URL('/api/plans/import', window.location.origin);
+        const request = new Request(address, { method: 'POST', headers, body: await file.text() });
+        const response = await inTurn(request).catch(() => null);
         input.value = '';
-        if (response.ok) {
+        if (response?.ok === true) {
             await load();
-        } else {
-            const refusal: Schemas['PlanRefusal'] = await response.json();
-            const places = (refusal.problems ?? []).slice(0, 5).map((one) => `${one.place} ${one.message}`);
-            problem = `${file.name} was not imported. ${places.length > 0 ? places.join('; ') : refusal.message}`;
+            return;
         }
+        const refusal: Partial<Schemas['PlanRefusal']> | undefined = await response?.json().catch(() => undefined);
+        const places = (refusal?.problems ?? []).slice(0, 5).map((one) => `${one.place} ${one.message}`);
+        const why = places.length > 0 ? places.join('; ') : (refusal?.message ?? 'The server did not answer.');
+        problem = `${file.name} was not imported. ${why}`;
     }
 
     async function leave(): Promise<void> {
