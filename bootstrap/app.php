@@ -37,10 +37,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // A plan's texts are the user's own: nothing trims them or turns an empty note into null.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend(LimitBodies::class);
-        // What a proxy says of where a request comes from is believed of those alone that are named.
-        $proxies = (string) getenv('TRUSTED_PROXIES');
-        $middleware->trustProxies(at: $proxies === '' ? [] : explode(',', $proxies));
-        // After that, for it may be the proxy who knows the name.
+        // The name it is asked by is known once it is known whether a proxy tells it.
         $middleware->append([GuardPages::class, CompressAnswers::class, CheckHost::class, RefuseForeignOrigins::class]);
         $middleware->alias(['turns' => TakeTurns::class, 'budget' => KeepToBudget::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => CheckHeaderToken::class, StartSession::class => BeginSession::class]);

@@ -3,17 +3,19 @@ export COMPOSER_ALLOW_SUPERUSER=1
 
 # package → a file that it brings
 needs_packages() {
-    local missing=()
+    local missing=() modules
+    # All of it first: a list that is cut off at what was looked for looks like a failure.
+    modules=$(php -m)
     [[ -e /usr/sbin/mariadbd ]] || [[ $1 == core ]] || missing+=(mariadb-server)
     [[ -e /usr/bin/chromium ]] || [[ $1 != all ]] || missing+=(chromium)
     command -v pgrep >/dev/null || missing+=(procps)
-    php -m | grep -qx pdo_mysql || missing+=(php8.2-mysql)
-    php -m | grep -qx mbstring || missing+=(php8.2-mbstring)
-    php -m | grep -qx intl || missing+=(php8.2-intl)
-    php -m | grep -qx xml || missing+=(php8.2-xml)
-    php -m | grep -qx curl || missing+=(php8.2-curl)
-    php -m | grep -qx zip || missing+=(php8.2-zip)
-    php -m | grep -qx igbinary || missing+=(php-igbinary)
+    grep -qx pdo_mysql <<<\"$modules\" || missing+=(php8.2-mysql)
+    grep -qx mbstring <<<\"$modules\" || missing+=(php8.2-mbstring)
+    grep -qx intl <<<\"$modules\" || missing+=(php8.2-intl)
+    grep -qx xml <<<\"$modules\" || missing+=(php8.2-xml)
+    grep -qx curl <<<\"$modules\" || missing+=(php8.2-curl)
+    grep -qx zip <<<\"$modules\" || missing+=(php8.2-zip)
+    grep -qx igbinary <<<\"$modules\" || missing+=(php-igbinary)
     if [[ $1 == all || $1 == core ]]; then
         command -v gcc >/dev/null || missing+=(gcc libc6-dev)
         command -v avr-gcc >/dev/null || missing+=(gcc-avr avr-libc)

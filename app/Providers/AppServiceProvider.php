@@ -13,6 +13,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
@@ -57,6 +58,8 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend('database', static function (Application $app): SparingSessionHandler {
             return new SparingSessionHandler(DB::connection(), 'sessions', config()->integer('session.lifetime'), $app);
         });
+        // What a proxy says of where a request comes from is believed of those alone that are named.
+        TrustProxies::at(array_values(array_filter(explode(',', (string) getenv('TRUSTED_PROXIES')))));
         // The browser tests make an account each, all from one address.
         $factor = max(1, (int) getenv('RATE_LIMIT_FACTOR'));
         RateLimiter::for('sign-in', static fn (Request $request): array => [

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Middleware\TrustProxies;
 
 /** Behind a server that speaks TLS for it, and before one that only claims to be. */
@@ -22,8 +21,6 @@ final class ProxyTest extends FeatureTestCase
 
     private function trust(): void
     {
-        // It reads what the environment says when it is first made.
-        app(Kernel::class);
         TrustProxies::at('127.0.0.1');
         config(['app.url' => 'https://plans.linden-hollow.example', 'session.secure' => true]);
     }
