@@ -71,6 +71,13 @@ for (const theme of ['light', 'dark'] as const) {
                 test.slow(true, 'hundreds of things to look at');
                 await register(page);
                 await sound(page);
+                if (plan === 'faulty-on-purpose') {
+                    await page.getByRole('link', { name: 'Ann', exact: true }).click();
+                    await page.getByRole('button', { name: 'Delete the account…' }).click();
+                    await expect(page.getByText('this one')).toBeVisible();
+                    await sound(page);
+                    await page.getByRole('link', { name: 'Plans' }).click();
+                }
                 const address = await open(page, plan);
                 // Of the faulty plan the pages that faults look different on; its switch table has thousands of cells.
                 const pages = [

@@ -80,7 +80,7 @@ test('slash finds anything, and the keys are shown on ?', async ({ page }) => {
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Hen house');
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog')).toContainText('Find anything in the plan');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Find anything in the plan');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toBeHidden();
 });
@@ -119,7 +119,7 @@ test.describe('refusals', () => {
         await other.getByRole('button', { name: 'Wi-Fi 13', exact: true }).click();
         await saved(other, 2);
         await page.getByRole('button', { name: 'Wi-Fi 9', exact: true }).click();
-        const notice = page.getByRole('dialog');
+        const notice = page.getByRole('dialog', { name: 'The plan has moved on' });
         await expect(notice).toContainText('Wi-Fi in use: 1, 6, 9, 11');
         await expect(notice).toContainText('Wi-Fi in use: 1, 6, 11, 13, by Ann');
         await page.getByRole('button', { name: 'Take what is there' }).click();

@@ -24,14 +24,16 @@ export { expect };
 
 let made = 0;
 
-/** A new account of this test's own, signed in, at the list of plans. */
-export async function register(page: Page): Promise<void> {
+/** A new account of this test's own, signed in, at the list of plans. @returns its address */
+export async function register(page: Page): Promise<string> {
+    const address = `ann-${Date.now()}-${process.pid}-${made++}@linden-hollow.example`;
     await page.goto('/#/register');
     await page.getByLabel('Your name').fill('Ann');
-    await page.getByLabel('E-mail address').fill(`ann-${Date.now()}-${process.pid}-${made++}@linden-hollow.example`);
+    await page.getByLabel('E-mail address').fill(address);
     await page.getByLabel('Password').fill('a long password');
     await page.getByRole('button', { name: 'Make the account' }).click();
     await expect(page.getByRole('heading', { name: 'Plans' })).toBeVisible();
+    return address;
 }
 
 /** One of the example plans, imported into the account and opened. */

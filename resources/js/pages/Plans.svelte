@@ -4,6 +4,7 @@
     import { push } from 'svelte-spa-router';
     import { api, forgeryToken, inTurn, type Schemas } from '../lib/api';
     import { session } from '../lib/session.svelte';
+    import SelectField from '../widgets/SelectField.svelte';
     import ThemeButton from '../widgets/ThemeButton.svelte';
 
     let plans = $state<Schemas['PlanList']['plans'] | null>(null);
@@ -174,16 +175,12 @@
                 <label for="new-name" class="text-soft block">New plan</label>
                 <Input id="new-name" size="sm" bind:value={name} placeholder="Name of the site" class="w-[230px]" />
             </div>
-            <div>
-                <label for="new-region" class="text-soft block">Radio rules of</label>
-                <select
-                    id="new-region"
-                    bind:value={region}
-                    class="bg-sheet border-rule text-ink h-[31px] rounded-[4px] border py-1 pr-8 pl-2 text-[15px]"
-                >
-                    {#each regions as one (one.key)}<option value={one.key}>{one.name}</option>{/each}
-                </select>
-            </div>
+            <SelectField
+                label="Radio rules of"
+                value={region}
+                items={regions.map((one) => ({ value: one.key, name: one.name }))}
+                onsave={(key) => (region = key)}
+            />
             <Button type="submit">Begin</Button>
         </form>
         <div>

@@ -20,7 +20,7 @@
     ];
 </script>
 
-<Modal bind:open title="Keys" size="sm">
+<Modal bind:open title="Keys" aria-label="Keys" size="sm">
     <table class="ledger">
         <tbody>
             {#each keys as row (row.does)}
