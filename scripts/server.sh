@@ -1,7 +1,7 @@
 # The web server. Sourced after common.sh.
 app_environment() {
     [[ -s var/app.key ]] || printf 'base64:%s\n' "$(head -c 32 /dev/urandom | base64)" >var/app.key
-    export APP_KEY APP_NAME=Rundfunk APP_ENV=${APP_ENV:-local} APP_DEBUG=false LOG_CHANNEL=single
+    export APP_KEY APP_NAME=Rundfunk APP_ENV=${APP_ENV:-local} APP_DEBUG=false LOG_CHANNEL=stack
     export SESSION_DRIVER=database CACHE_STORE=file QUEUE_CONNECTION=sync SESSION_COOKIE=rundfunk_session
     APP_KEY=$(cat var/app.key)
     # What another build kept of plans is not believed.

@@ -11,7 +11,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\View\Views;
 
 /** The description of the JSON interface: paths from the controllers' attributes, shapes of plans from the core's own. */
-#[OA\Info(version: '1', title: 'Rundfunk', description: 'The interface between the front end and the application. Sign-in is by session cookie; every change needs the X-XSRF-TOKEN header.')]
+#[OA\Info(version: '1', title: 'Rundfunk', description: 'The interface between the front end and the application. Sign-in is by session cookie; every change needs the X-XSRF-TOKEN header. Anything may be answered 429 (more than one may use in a minute) or 503 (the database is away; with X-Turn, too many heavy works run), with Retry-After; 413 where a body is too large; 421 where the host is not the one of APP_URL.')]
 final class Description
 {
     /** @return array<array-key, mixed> OpenAPI 3.1 */

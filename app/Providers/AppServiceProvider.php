@@ -52,6 +52,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        // A disk that is full takes no log either: that fails nothing.
+        config(['logging.channels.stack.ignore_exceptions' => true]);
         // Under whatever name and scheme the page came, its parts come from there too.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
         config(['session.secure' => str_starts_with(config()->string('app.url'), 'https://')]);

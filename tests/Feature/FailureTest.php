@@ -5,6 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Plans\PlanStore;
+use ErrorException;
+use Illuminate\Cache\ArrayStore;
+use Illuminate\Cache\Repository;
+use Illuminate\Contracts\Cache\Repository as RepositoryContract;
+use Illuminate\Support\Facades\Log;
+use Rundfunk\Assign\Assigner;
+use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
@@ -29,6 +36,32 @@ final class FailureTest extends FeatureTestCase
         $looked->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonStructure(['message']);
         $edited->assertStatus(503);
         $this->getJson("/api/plans/{$plan->id}")->assertOk();
+    }
+
+    public function test_a_full_disk_fails_no_edit_that_the_database_can_take(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        // Whatever is written to this device is answered as on a full disk: full(4).
+        config(['logging.default' => 'stack', 'logging.channels.stack.channels' => ['single'], 'logging.channels.single.path' => '/dev/full']);
+        Log::forgetChannel('stack');
+        Log::forgetChannel('single');
+        $this->app->instance(Repository::class, new Repository(new class extends ArrayStore
+        {
+            public function get($key): never
+            {
+                throw new ErrorException('file_put_contents(): Write failed: No space left on device');
+            }
+
+            public function put($key, $value, $seconds): never
+            {
+                throw new ErrorException('file_put_contents(): Write failed: No space left on device');
+            }
+        }));
+        $this->app->bind(RepositoryContract::class, Repository::class);
+        $this->actingAs($user)->edit($plan, 1, self::rename($node, 'Kept'))->assertOk();
+        $this->getJson("/api/plans/{$plan->id}")->assertOk()->assertJsonPath('version', 2);
     }
 
     public function test_a_plan_that_is_not_there_is_said_so_without_a_word_of_the_program(): void

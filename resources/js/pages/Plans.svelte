@@ -172,7 +172,7 @@
     <div class="mt-6 flex flex-wrap items-end gap-x-10 gap-y-4">
         <form class="flex items-end gap-3" onsubmit={begin}>
             <div>
-                <label for="new-name" class="text-soft block">New plan</label>
+                <label for="new-name" class="text-soft block text-[14px]">New plan</label>
                 <Input id="new-name" size="sm" bind:value={name} placeholder="Name of the site" class="w-[230px]" />
             </div>
             <SelectField
@@ -184,7 +184,7 @@
             <Button type="submit">Begin</Button>
         </form>
         <div>
-            <label for="import" class="text-soft block">Import a plan file</label>
+            <label for="import" class="text-soft block text-[14px]">Import a plan file</label>
             <input
                 id="import"
                 type="file"
