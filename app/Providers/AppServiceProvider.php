@@ -61,7 +61,7 @@ final class AppServiceProvider extends ServiceProvider
             return new SparingSessionHandler(DB::connection(), 'sessions', config()->integer('session.lifetime'), $app);
         });
         // What a proxy says of where a request comes from is believed of those alone that are named.
-        TrustProxies::at(array_values(array_filter(explode(',', (string) getenv('TRUSTED_PROXIES')))));
+        TrustProxies::at(array_values(array_filter(explode(',', (string) getenv('TRUSTED_PROXIES')), static fn (string $address): bool => $address !== '')));
         // The browser tests make an account each, all from one address.
         $factor = max(1, (int) getenv('RATE_LIMIT_FACTOR'));
         RateLimiter::for('sign-in', static fn (Request $request): array => [

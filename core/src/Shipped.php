@@ -16,6 +16,7 @@ use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Check\Rulebook;
+use Rundfunk\Electrical\ElectricalCalculators;
 use Rundfunk\Links\Rule\EndpointWithoutModule;
 use Rundfunk\Links\Step\AttachmentStep;
 use Rundfunk\Medium\Cellular\Cellular;
@@ -99,7 +100,7 @@ final class Shipped
 
     public static function calculators(): Calculators
     {
-        $calculators = [];
+        $calculators = ElectricalCalculators::all();
         foreach (self::knowledge()->media->everyOffering(OffersCalculators::class) as $offers) {
             $calculators = [...$calculators, ...$offers->calculators()];
         }

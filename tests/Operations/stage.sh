@@ -73,7 +73,7 @@ start_way() {
         FPM=$!
         block /etc/nginx/sites-available/rundfunk | here >"$STAGE/site.conf"
     else
-        (cd "$STAGE/app/public" && TRUSTED_PROXIES=127.0.0.1 PHP_CLI_SERVER_WORKERS=4 exec setsid php -d post_max_size=16M -S "127.0.0.1:$BACKEND" -t . \
+        (cd "$STAGE/app/public" && TRUSTED_PROXIES=127.0.0.1 PHP_CLI_SERVER_WORKERS=4 exec setsid php -d post_max_size=16M -d opcache.enable_cli=1 -S "127.0.0.1:$BACKEND" -t . \
             "$ROOT/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php") >/dev/null 2>&1 &
         FPM=$!
         block /etc/nginx/sites-available/rundfunk-household | here >"$STAGE/site.conf"

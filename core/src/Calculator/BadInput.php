@@ -40,6 +40,17 @@ final class BadInput extends RuntimeException
         return new self($name, "{$name} must be 0 or 1, not \"{$text}\".");
     }
 
+    /** @param  list<string>  $choices */
+    public static function notAChoice(string $name, string $text, array $choices): self
+    {
+        return new self($name, "{$name} must be one of ".implode(', ', $choices).", not \"{$text}\".");
+    }
+
+    public static function oneOf(string $name, string $other): self
+    {
+        return new self($name, "Either {$name} or {$other} must be given, and not both.");
+    }
+
     /** @param  list<string>  $names */
     public static function noCalculator(string $name, array $names): self
     {

@@ -16,6 +16,7 @@ final readonly class BurstDroop
      * @param  float  $sourceOhm  of source and wires
      * @param  float  $capacitorF  farads
      * @param  float  $esrOhm  of the capacitor
+     * @param  float  $periodS  from burst to burst; INF where there is one alone
      */
     public function __construct(
         public float $sourceV,

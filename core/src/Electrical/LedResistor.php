@@ -10,6 +10,9 @@ use Rundfunk\OutOfRange;
 /** The resistor before one or more light-emitting diodes in series. Source: Ohm's law; values of IEC 60063. */
 final readonly class LedResistor
 {
+    /** The smallest that is sold. Common practice. */
+    private const LEAST_OHM = 0.1;
+
     /** Ratings in which small resistors are sold, milliwatts. Common practice. */
     private const RATINGS_MW = [125, 250, 500, 1000, 2000, 3000, 5000, 10_000];
 
@@ -24,9 +27,9 @@ final readonly class LedResistor
         OutOfRange::unless('supply_v', $supplyV, 0.5, 60);
         OutOfRange::unless('forward_v', $forwardV, 0.5, 12);
         OutOfRange::unless('current_ma', $currentMa, 0.1, 3000);
-        OutOfRange::unless('series_leds', $series, 1, 20);
+        OutOfRange::unless('series_leds', $series, 1, 120);
         // Less than the smallest resistor that is sold is nothing to hold the current with.
-        if ($this->exactOhm() < PreferredValues::LEAST_OHM) {
+        if ($this->exactOhm() < self::LEAST_OHM) {
             $needed = Figures::significant($series * $forwardV + $dropV);
             throw OutOfRange::because('supply_v', "supply_v must be above the {$needed} V that the diodes need, not ".Figures::significant($supplyV).'.');
         }
@@ -40,7 +43,7 @@ final readonly class LedResistor
     /** @return float ohms: the next value up, so that the current stays below what was asked */
     public function chosenOhm(): float
     {
-        return PreferredValues::atLeast($this->exactOhm());
+        return ESeries::E24->up($this->exactOhm());
     }
 
     public function actualMa(): float

@@ -2,12 +2,14 @@ import type { Schemas } from './api';
 
 type Calculator = Schemas['Calculator'];
 
-/** A calculator's figures as its address holds them: ?supply_v=5&current_ma=100 */
+/** A calculator's figures as its address holds them: ?supply_v=5&current_ma=100. One that holds none is tried with all its examples. */
 export function given(calculator: Calculator, query: string): Record<string, string> {
     const asked = new URLSearchParams(query);
     const values: Record<string, string> = {};
-    for (const input of calculator.inputs) {
-        const value = asked.get(input.name) ?? (input.required ? (input.choices[0] ?? input.example) : '');
+    const { inputs } = calculator;
+    for (const input of inputs) {
+        const tried = input.required || !inputs.some((one) => asked.has(one.name));
+        const value = asked.get(input.name) ?? (tried ? (input.choices[0] ?? input.example) : '');
         if (value !== '') {
             values[input.name] = value;
         }

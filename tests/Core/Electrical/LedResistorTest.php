@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Electrical;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Electrical\ESeries;
 use Rundfunk\Electrical\LedResistor;
-use Rundfunk\Electrical\PreferredValues;
 use Rundfunk\OutOfRange;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
@@ -25,7 +25,7 @@ final class LedResistorTest extends CoreTestCase
     #[DataProvider('values')]
     public function test_the_next_value_up_is_chosen(float $exact, float $chosen): void
     {
-        self::assertEqualsWithDelta($chosen, PreferredValues::atLeast($exact), 1e-9);
+        self::assertEqualsWithDelta($chosen, ESeries::E24->up($exact), 1e-9);
     }
 
     public function test_a_circuit_simulator_finds_the_same_current_and_heat(): void

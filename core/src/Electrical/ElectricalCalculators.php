@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Electrical;
+
+use Rundfunk\Calculator\Calculator;
+use Rundfunk\Electrical\Calculator\BaseResistorOf;
+use Rundfunk\Electrical\Calculator\BatteryLifeOf;
+use Rundfunk\Electrical\Calculator\BurstDroopOf;
+use Rundfunk\Electrical\Calculator\CableDrop;
+use Rundfunk\Electrical\Calculator\CapacitorForDroopOf;
+use Rundfunk\Electrical\Calculator\DividerOf;
+use Rundfunk\Electrical\Calculator\I2cPullUpOf;
+use Rundfunk\Electrical\Calculator\LedStringOf;
+use Rundfunk\Electrical\Calculator\RegulatorOf;
+use Rundfunk\Electrical\Calculator\SeriesValue;
+
+/** The formulas that belong to no medium. */
+final class ElectricalCalculators
+{
+    /** @return list<Calculator> */
+    public static function all(): array
+    {
+        return [new DividerOf, new SeriesValue, new BurstDroopOf, new CapacitorForDroopOf, new CableDrop, new RegulatorOf, new BatteryLifeOf, new BaseResistorOf, new I2cPullUpOf, new LedStringOf];
+    }
+}
