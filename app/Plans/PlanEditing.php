@@ -22,7 +22,7 @@ use Rundfunk\Shape\PlanRefused;
 /** Edits, undo and redo: each in one transaction, with the plan's row locked. */
 final readonly class PlanEditing
 {
-    public function __construct(private PlanStore $store, private Knowledge $knowledge, private Checker $checker)
+    public function __construct(private PlanStore $store, private Knowledge $knowledge, private Checker $checker, private Retention $retention)
     {
     }
 
@@ -56,6 +56,9 @@ final readonly class PlanEditing
                 'touched' => $edited->touched,
                 'felt' => $kept->felt(),
             ]);
+            if ($kept->version % Retention::LOOKED_AT_EVERY === 0) {
+                $this->retention->shorten($record);
+            }
 
             return $kept;
         });

@@ -24,6 +24,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Shape\PlanRefused;
 use Symfony\Component\Uid\Ulid;
 
 /** Keeps plans in the database: at most one query a table to load, only what changed to save. */
@@ -32,6 +33,9 @@ final readonly class PlanStore
     private const ROWS_AT_ONCE = 500;
 
     private const FINDINGS = 'findings';
+
+    /** That an account may have, deleted ones too: more than anybody's sites, and few enough to be taken along in one archive. */
+    public const PLANS = 300;
 
     private SettingShapes $shapes;
 
@@ -107,9 +111,16 @@ final readonly class PlanStore
         return new LoadedPlan($record, $plan, $record->version, $this->findings($record, $plan));
     }
 
-    /** Keeps a plan, under a new id where its own is taken; what it holds keeps its ids. */
+    /**
+     * Keeps a plan, under a new id where its own is taken; what it holds keeps its ids.
+     *
+     * @throws PlanRefused when the user has as many as an account may have
+     */
     public function create(User $user, Plan $plan, ?string $name = null): PlanRecord
     {
+        if (PlanMember::query()->where('user_id', $user->id)->where('access', Access::Owner)->count() >= self::PLANS) {
+            throw PlanRefused::at('', 'cannot be kept: an account has at most '.self::PLANS.' plans, those included that were deleted in the last '.Retention::DELETED_PLAN_DAYS.' days');
+        }
         $id = $plan->properties->id;
         try {
             return $this->put($user, $plan, $name, PlanRecord::withTrashed()->whereKey($id)->exists() ? (string) new Ulid : $id);

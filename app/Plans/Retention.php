@@ -17,6 +17,12 @@ final class Retention
 
     public const EDIT_DAYS = 90;
 
+    /** And no more than this, however few they are: an edit may be a megabyte. */
+    public const HISTORY_BYTES = 32_000_000;
+
+    /** So many edits after one another it is looked at while a plan is edited; for the rest once a day. */
+    public const LOOKED_AT_EVERY = 50;
+
     /** A client that has not heard that its edit was kept sends it again within this. */
     public const EDIT_ID_DAYS = 30;
 
@@ -27,7 +33,7 @@ final class Retention
     {
         return [
             'edits in histories' => $this->histories(),
-            'ids of edits' => self::count(EditId::query()->where('created_at', '<', now()->subDays(self::EDIT_ID_DAYS))->delete()),
+            'ids of edits' => self::number(EditId::query()->where('created_at', '<', now()->subDays(self::EDIT_ID_DAYS))->delete()),
             'plans deleted long ago' => $this->deletedPlans(),
             'sessions that ended' => DB::table('sessions')->where('last_activity', '<', now()->subMinutes(config()->integer('session.lifetime'))->getTimestamp())->delete(),
         ];
@@ -37,30 +43,39 @@ final class Retention
     {
         $gone = 0;
         foreach (PlanRecord::query()->pluck('id') as $id) {
-            $gone += Transaction::of(fn (): int => is_string($id) ? $this->history($id) : 0);
+            $gone += Transaction::of(function () use ($id): int {
+                $query = PlanRecord::query()->where('id', $id);
+                $query->lockForUpdate();
+                $plan = $query->first();
+
+                return $plan === null ? 0 : $this->shorten($plan);
+            });
         }
 
         return $gone;
     }
 
-    /** From the last edit that is let go on, a plan's history is whole: who held an older version reads the plan anew. */
-    private function history(string $planId): int
+    /**
+     * From the last edit that is let go on, a plan's history is whole: who held an older version reads the plan anew. Within
+     * a transaction that holds the plan.
+     *
+     * @return int how many edits were let go
+     */
+    public function shorten(PlanRecord $plan): int
     {
-        $query = PlanRecord::query()->where('id', $planId);
-        $query->lockForUpdate();
-        $plan = $query->first();
-        $edits = EditRecord::query()->where('plan_id', $planId);
-        $oldest = (clone $edits)->latest('version')->skip(self::EDITS - 1)->value('version');
+        $edits = EditRecord::query()->where('plan_id', $plan->id);
+        $counted = (clone $edits)->latest('version')->skip(self::EDITS - 1)->value('version');
         $aged = (clone $edits)->where('created_at', '<', now()->subDays(self::EDIT_DAYS))->max('version');
-        $last = max(is_numeric($oldest) ? (int) $oldest - 1 : 0, is_numeric($aged) ? (int) $aged : 0);
+        $sized = DB::scalar('select max(version) from (select version, sum(length(operations) + length(inverse) + length(touched)) over (order by version desc) as bytes from plan_edits where plan_id = ?) as sums where bytes > ?', [$plan->id, self::HISTORY_BYTES]);
+        $last = max(self::number($counted) - 1, self::number($aged), self::number($sized));
         $going = $edits->where('version', '<=', $last);
-        $known = (clone $going)->max('version');
-        if ($plan === null || ! is_numeric($known)) {
+        $known = self::number((clone $going)->max('version'));
+        if ($known === 0) {
             return 0;
         }
-        PlanRecord::withoutTimestamps(static fn (): bool => $plan->update(['known_since' => (int) $known]));
+        PlanRecord::withoutTimestamps(static fn (): bool => $plan->update(['known_since' => $known]));
 
-        return self::count($going->delete());
+        return self::number($going->delete());
     }
 
     private function deletedPlans(): int
@@ -73,8 +88,8 @@ final class Retention
         return count($plans);
     }
 
-    private static function count(mixed $deleted): int
+    private static function number(mixed $found): int
     {
-        return is_int($deleted) ? $deleted : 0;
+        return is_numeric($found) ? (int) $found : 0;
     }
 }

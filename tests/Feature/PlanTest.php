@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\PlanMember;
 use App\Models\PlanRecord;
 use App\Plans\PlanStore;
 use Illuminate\Support\Facades\DB;
@@ -99,5 +100,20 @@ final class PlanTest extends FeatureTestCase
         self::assertSame($this->getJson("/api/plans/{$record->id}")->json('findings'), $run('check', $file, '--format=json')['findings']);
         self::assertSame($this->getJson("/api/plans/{$record->id}/assignment")->json('proposals'), $run('assign', $file, '--format=json')['proposals']);
         unlink($file);
+    }
+
+    public function test_an_account_has_so_many_plans_and_no_more_deleted_ones_included(): void
+    {
+        $ann = self::user();
+        $bob = self::user('Bob');
+        $this->actingAs($ann)->postJson('/api/plans', ['name' => 'First', 'region' => 'eu'])->assertCreated();
+        $ids = array_map(static fn (int $at): string => sprintf('01ARZ3NDEKTSV4RRFF%08d', $at), range(1, PlanStore::PLANS - 1));
+        DB::table('plans')->insert(array_map(static fn (string $id): array => ['id' => $id, 'version' => 1, 'name' => 'Many', 'region' => 'eu', 'busy_wifi' => '[]', 'note' => '', 'deleted_at' => now()], $ids));
+        DB::table('plan_members')->insert(array_map(static fn (string $id): array => ['plan_id' => $id, 'user_id' => $ann->id, 'access' => 'owner'], $ids));
+        $this->postJson('/api/plans', ['name' => 'One more', 'region' => 'eu'])->assertUnprocessable();
+        // Those of others are not counted.
+        PlanMember::query()->where('plan_id', $ids[0])->update(['access' => 'editor']);
+        $this->postJson('/api/plans', ['name' => 'One more', 'region' => 'eu'])->assertCreated();
+        $this->actingAs($bob)->postJson('/api/plans', ['name' => 'His', 'region' => 'eu'])->assertCreated();
     }
 }

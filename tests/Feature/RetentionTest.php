@@ -74,6 +74,23 @@ final class RetentionTest extends FeatureTestCase
         self::assertSame(Retention::EDITS, EditRecord::query()->count());
     }
 
+    public function test_a_history_of_large_edits_is_shortened_while_they_are_made(): void
+    {
+        $this->rename4();
+        $row = (array) DB::table('plan_edits')->where('version', 5)->first();
+        unset($row['id']);
+        $row['inverse'] = '[{"op":"none","pad":"'.str_repeat('x', 4_000_000).'"}]';
+        foreach (range(6, Retention::LOOKED_AT_EVERY - 1) as $version) {
+            DB::table('plan_edits')->insert([...$row, 'version' => $version, 'inverse' => $version > 35 ? $row['inverse'] : '[]']);
+        }
+        PlanRecord::query()->where('id', $this->plan->id)->update(['version' => Retention::LOOKED_AT_EVERY - 1]);
+        $this->edit($this->plan, Retention::LOOKED_AT_EVERY - 1, self::rename($this->node, 'The fiftieth'))->assertOk();
+        $bytes = (int) EditRecord::query()->sum(DB::raw('length(inverse)'));
+        self::assertLessThanOrEqual(Retention::HISTORY_BYTES, $bytes);
+        self::assertGreaterThan(Retention::HISTORY_BYTES - 4_100_000, $bytes);
+        self::assertSame((int) EditRecord::query()->min('version') - 1, PlanRecord::query()->findOrFail($this->plan->id)->known_since);
+    }
+
     public function test_ids_of_edits_and_deleted_plans_stay_a_month(): void
     {
         $other = $this->linden(self::user('Bob'));
