@@ -12,6 +12,7 @@ use App\Models\PlanRecord;
 use App\Models\User;
 use Closure;
 use Rundfunk\Check\Checker;
+use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Edit\Meanwhile;
@@ -161,10 +162,11 @@ final readonly class PlanEditing
 
     private function keep(PlanRecord $record, LoadedPlan $loaded, Edited $edited): KeptEdit
     {
-        $findings = $this->checker->recheck($edited, $loaded->findings);
+        $before = $loaded->findings();
+        $findings = $this->checker->recheck($edited, $before);
         $this->store->save($record, $edited, $findings);
 
-        return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, $findings), $findings->since($loaded->findings), $edited);
+        return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, static fn (): Findings => $findings), $findings->since($before), $edited);
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class PlanStore
     private const FINDINGS = 'findings';
 
     /** That an account may have, deleted ones too: more than anybody's sites, and few enough to be taken along in one archive. */
-    public const PLANS = 300;
+    public const PLANS = 200;
 
     private SettingShapes $shapes;
 
@@ -108,7 +108,7 @@ final readonly class PlanStore
         }
         $plan = new Plan(new PlanProperties($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
-        return new LoadedPlan($record, $plan, $record->version, $this->findings($record, $plan));
+        return new LoadedPlan($record, $plan, $record->version, fn (): Findings => $this->findings($record, $plan));
     }
 
     /**

@@ -84,7 +84,7 @@ final class ChangesView
     private static function findings(LoadedPlan $now, ?array $felt): array
     {
         $all = [];
-        foreach ($now->findings->all() as $finding) {
+        foreach ($now->findings()->all() as $finding) {
             $all[$finding->id()] = $finding;
         }
         $felt = array_flip($felt ?? array_keys($all));

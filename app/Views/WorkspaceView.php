@@ -21,7 +21,7 @@ final class WorkspaceView
             'access' => $loaded->record->access?->value,
             'plan' => $loaded->plan->properties->values(),
             'things' => PlanTables::of($loaded->plan),
-            'findings' => $loaded->findings->all(),
+            'findings' => $loaded->findings()->all(),
             'history' => self::history($loaded->record, $user),
         ];
     }

@@ -15,7 +15,7 @@ final class CalculatorTest extends FeatureTestCase
             $inputs = [];
             foreach ((array) $calculator['inputs'] as $input) {
                 self::assertIsArray($input);
-                if ($input['required'] === true) {
+                if ($input['example'] !== '') {
                     $inputs[(string) $input['name']] = $input['example'];
                 }
             }

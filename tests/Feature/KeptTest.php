@@ -159,7 +159,7 @@ final class KeptTest extends FeatureTestCase
                 $record = PlanRecord::query()->findOrFail($plan->id);
                 $loaded = $store->load($record);
                 $edited = (new Editor(app(Knowledge::class)))->apply($loaded->plan, [Operation::change(ThingKind::Node, $loaded->plan->nodes()[0]->id, ['name' => 'Never'])]);
-                $store->save($record, $edited, $loaded->findings);
+                $store->save($record, $edited, $loaded->findings());
                 throw new RuntimeException('the database went away');
             });
         } catch (RuntimeException) {
