@@ -92,9 +92,16 @@ export async function typePlace(page, at, name) {
     await field.press('Enter');
 }
 
-export async function openSite(page, base, plan) {
+/** A browser that was killed may have forgotten who was signed in: it writes that down every half minute. */
+export async function openSite(page, base, plan, email = 'demo@linden-hollow.example', password = 'linden hollow') {
     await page.goto(`${base}/#/plans/${plan}/site`);
-    await page.getByLabel('Name of the site').waitFor({ timeout: 60_000 });
+    const site = page.getByLabel('Name of the site');
+    await site.or(page.getByRole('button', { name: 'Sign in' })).waitFor({ timeout: 60_000 });
+    if (!(await site.isVisible())) {
+        await signIn(page, base, email, password);
+        await page.goto(`${base}/#/plans/${plan}/site`);
+        await site.waitFor({ timeout: 60_000 });
+    }
 }
 
 export const placeNames = (page) => page.getByRole('textbox', { name: /^Name of the place/ }).evaluateAll((fields) => fields.map((field) => field.value));

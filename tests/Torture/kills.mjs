@@ -1,6 +1,6 @@
 // Kills the database, the web server, ./run and the browser in the middle of edits, hard, and asks each time what became of
 // them.   node kills.mjs STAGE [HOW_MANY]
-import { execSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { Client, rename, report, sleep, ulid } from './client.mjs';
 import { Household, browse, openSite, placeNames, signIn, typePlace } from './household.mjs';
 
@@ -36,7 +36,7 @@ const typist = (async () => {
     }
 })();
 const kills = { database: 0, server: 0, run: 0, browser: 0 };
-const byInterface = Math.round(Number(many) * 0.75);
+const byInterface = Number(process.env.BY_INTERFACE ?? Math.round(Number(many) * 0.75));
 for (let kill = 0; kill < byInterface; kill++) {
     await sleep(100 + Math.random() * 400);
     const what = kill % 25 === 24 ? 'run' : kill % 2 === 0 ? 'database' : 'server';
@@ -81,7 +81,7 @@ for (let kill = 0; kill < Number(many) - byInterface; kill++) {
     // What a person sees is in the browser's own store some milliseconds after the key.
     await sleep(60 + Math.random() * 300);
     const said = await page.getByText(`saved · version ${version}`, { exact: true }).isVisible();
-    execSync(`pkill -9 -f ${profile} || true`);
+    spawnSync('pkill', ['-9', '-f', `user-data-dir=${profile}`]);
     kills.browser++;
     await household.healthy();
     wrongly += said && (await client.plan(shown)).version < version ? 1 : 0;
@@ -92,6 +92,7 @@ for (let kill = 0; kill < Number(many) - byInterface; kill++) {
     const now = (await client.plan(shown)).places.map((place) => place.name);
     if (!whole || !now.includes(names[at])) {
         gone++;
+        console.error(`after kill ${kill}: ${names[at]} is ${now.includes(names[at]) ? 'there, but not called saved' : 'gone'}; the page says "${await page.getByRole('status').first().textContent()}" of version ${version}, with${away ? 'out' : ''} the server`);
         version = (await client.plan(shown)).version;
     }
 }

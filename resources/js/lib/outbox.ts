@@ -53,10 +53,18 @@ export class Outbox {
     async add(waiting: Waiting): Promise<void> {
         const row: Row = { ...waiting, account: this.account, plan: this.plan, tab: this.tab };
         this.rows = [...this.rows, row];
-        const seq = await this.database?.add(STORE, plain(row)).catch(() => undefined);
+        const seq = await this.put(row).catch(() => undefined);
         if (typeof seq === 'number') {
             row.seq = seq;
         }
+    }
+
+    /** When it is on the disk: a browser is content with less unless it is told. */
+    private async put(row: Row): Promise<IDBValidKey | undefined> {
+        const write = this.database?.transaction(STORE, 'readwrite', { durability: 'strict' });
+        const key = await write?.store.add(plain(row));
+        await write?.done;
+        return key;
     }
 
     async change(id: string, values: Partial<Pick<Waiting, 'of' | 'version' | 'exact'>>): Promise<void> {
