@@ -33,7 +33,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Slots::class, static fn (): Slots => new Slots(storage_path('framework/slots')));
         $this->app->bind(Blueprint::class, RepeatableBlueprint::class);
-        $this->app->singleton(Edition::class, static fn (): Edition => Edition::running());
+        $this->app->singleton(Edition::class, static fn (): Edition => Edition::running(storage_path('framework/edition')));
         $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
         $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());
         $this->app->singleton(Calculators::class, static fn (): Calculators => Shipped::calculators());

@@ -9,6 +9,7 @@ use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
@@ -117,6 +118,18 @@ final class FairnessTest extends FeatureTestCase
         Cache::shouldReceive('driver', 'store', 'get', 'put', 'add', 'increment', 'has')->andThrow(new RuntimeException('No space left on device'));
         $this->actingAs($ann)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
         unlink($this->folder);
+    }
+
+    public function test_the_web_server_sends_to_the_workers_that_give_way_what_takes_long_and_nothing_else(): void
+    {
+        self::assertSame(1, preg_match('#"~(\^/api/\(plans/import[^"]+)" unix:#', (string) file_get_contents(dirname(__DIR__, 2).'/docs/operations.md'), $map));
+        $heavy = 0;
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $is = in_array('turns:heavy', $route->gatherMiddleware(), true);
+            $heavy += $is ? 1 : 0;
+            self::assertSame($is, preg_match("#{$map[1]}#", '/'.preg_replace('/\{\w+\}/', 'x', $route->uri())) === 1 && ! in_array('DELETE', $route->methods(), true), $route->uri());
+        }
+        self::assertGreaterThan(5, $heavy);
     }
 
     /** @return iterable<string, array{string, int}> */

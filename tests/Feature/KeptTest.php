@@ -227,9 +227,20 @@ final class KeptTest extends FeatureTestCase
         self::assertSame(Edition::ofCode()->name, Edition::ofCode()->name);
         $given = getenv('RUNDFUNK_EDITION');
         putenv('RUNDFUNK_EDITION=told');
-        self::assertSame('told', Edition::running()->name);
+        $kept = (string) tempnam(sys_get_temp_dir(), 'edition');
+        self::assertSame('told', Edition::running($kept)->name);
         putenv('RUNDFUNK_EDITION');
-        self::assertMatchesRegularExpression('/^[0-9a-f]{16}$/', Edition::running()->name);
+        $name = Edition::running($kept)->name;
+        self::assertMatchesRegularExpression('/^[0-9a-f]{16}$/', $name);
+        // What was found last counts for a moment, and no longer.
+        file_put_contents($kept, 'found last');
+        self::assertSame('found last', Edition::running($kept)->name);
+        touch($kept, time() - 3);
+        clearstatcache();
+        self::assertSame($name, Edition::running($kept)->name);
+        self::assertSame($name, file_get_contents($kept));
+        self::assertSame($name, Edition::running('/nowhere/at/all')->name);
+        unlink($kept);
         putenv($given === false ? 'RUNDFUNK_EDITION' : "RUNDFUNK_EDITION={$given}");
     }
 

@@ -59,7 +59,7 @@ CONF
 
 # Debian's fastcgi_params drops the port of the name that was asked for, which nobody misses on 443.
 here() {
-    sed -e "s|/srv/rundfunk|$STAGE/app|g; s|/run/php/rundfunk.sock|$STAGE/fpm.sock|g; s|/etc/ssl/certs/plans.example.pem|$STAGE/cert.pem|; s|/etc/ssl/private/plans.example.key|$STAGE/key.pem|" \
+    sed -e "s|/srv/rundfunk|$STAGE/app|g; s|/run/php/rundfunk|$STAGE/fpm|g; s|/etc/ssl/certs/plans.example.pem|$STAGE/cert.pem|; s|/etc/ssl/private/plans.example.key|$STAGE/key.pem|" \
         -e "s|listen 443 |listen 127.0.0.1:$PORT |; s|listen 80;|listen 127.0.0.1:$PLAIN;|; s|127.0.0.1:8000|127.0.0.1:$BACKEND|; s|Host \$host;|Host \$host:$PORT;|; s|fastcgi_param HTTPS on;|fastcgi_param HTTPS on; fastcgi_param HTTP_HOST \$host:$PORT;|"
 }
 
@@ -67,9 +67,11 @@ start_way() {
     PLAIN=$(free_port)
     BACKEND=$(free_port)
     if [[ $1 == fpm ]]; then
-        block /etc/php/8.2/fpm/pool.d/rundfunk.conf | here | sed "s/^user = .*/user = $(id -un)/; s/^group = .*/group = $(id -gn)/; s/= www-data/= $(id -un)/" >"$STAGE/pool.conf"
+        block /etc/php/8.2/fpm/pool.d/rundfunk.conf | here | sed -e "s/^user = .*/user = $(id -un)/; s/^group = .*/group = $(id -gn)/; s/= www-data/= $(id -un)/" >"$STAGE/pool.conf"
         printf '[global]\nerror_log = %s\ndaemonize = no\ninclude = %s\n' "$STAGE/fpm-error.log" "$STAGE/pool.conf" >"$STAGE/fpm.conf"
-        setsid php-fpm8.2 --allow-to-run-as-root --fpm-config "$STAGE/fpm.conf" >/dev/null 2>&1 &
+        mkdir -p "$STAGE/conf.d"
+        block /etc/php/8.2/fpm/conf.d/99-rundfunk.ini >"$STAGE/conf.d/99-rundfunk.ini"
+        PHP_INI_SCAN_DIR=":$STAGE/conf.d" setsid php-fpm8.2 --allow-to-run-as-root --fpm-config "$STAGE/fpm.conf" >/dev/null 2>&1 &
         FPM=$!
         block /etc/nginx/sites-available/rundfunk | here >"$STAGE/site.conf"
     else

@@ -24,6 +24,18 @@ test('work that is put off is asked for again, whole, when the server says', asy
     expect(bodies).toEqual(['asked', 'asked', 'asked']);
 });
 
+test('one of too many at once comes again, and one that used up its minute does not', async () => {
+    vi.useFakeTimers();
+    const { bodies } = answers(
+        new Response('', { status: 429 }),
+        new Response('', { status: 429, headers: { 'Retry-After': '40' } }),
+    );
+    const answer = inTurn(request());
+    await vi.advanceTimersByTimeAsync(2_000);
+    expect((await answer).headers.get('Retry-After')).toBe('40');
+    expect(bodies).toHaveLength(2);
+});
+
 test('what fails for another reason is answered at once', async () => {
     const { bodies } = answers(new Response('{}', { status: 503, headers: { 'Retry-After': '5' } }));
     expect((await inTurn(request())).status).toBe(503);

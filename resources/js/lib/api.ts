@@ -8,17 +8,22 @@ export type Finding = Schemas['Finding'];
 export type Proposal = Schemas['Proposal'];
 export type Catalogue = Schemas['Catalogue'];
 
-/** Work that is put off because others of its kind are being done was not begun: it is asked for again, so often. */
+/** How often what was put off is asked for again. */
 const TURNS = 8;
 
-/** A request that waits for its turn, where the server says that it must. */
+/**
+ * A request that waits for its turn. What was put off was not begun: too many heavy works run (X-Turn), or the web server
+ * before the application has too many of one address at once, which says no more than 429.
+ */
 export async function inTurn(request: Request): Promise<Response> {
     for (let turn = 1; ; turn++) {
         const response = await fetch(request.clone());
-        if (response.headers.get('X-Turn') === null || turn === TURNS) {
+        const { headers, status } = response;
+        const putOff = headers.get('X-Turn') !== null || (status === 429 && headers.get('Retry-After') === null);
+        if (!putOff || turn === TURNS) {
             return response;
         }
-        const seconds = Number(response.headers.get('Retry-After') ?? 1);
+        const seconds = Number(headers.get('Retry-After') ?? 0.5);
         await new Promise((resume) => setTimeout(resume, seconds * 1000 * (0.5 + Math.random())));
     }
 }
