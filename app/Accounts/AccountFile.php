@@ -7,6 +7,7 @@ namespace App\Accounts;
 use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\PlanStore;
+use App\Plans\Transaction;
 use App\Views\HistoryView;
 use Illuminate\Support\Str;
 use Rundfunk\Format\PlanWriter;
@@ -17,6 +18,9 @@ use ZipArchive;
 /** All that is kept of an account, to be taken along: who it is, and a file for each plan it may look at, which can be imported again. */
 final readonly class AccountFile
 {
+    /** Level of zlib: a tenth larger than its best, in a quarter of the time. */
+    private const QUICKLY = 1;
+
     public function __construct(private PlanStore $store)
     {
     }
@@ -40,12 +44,17 @@ final readonly class AccountFile
         if ($zip->open($path, ZipArchive::OVERWRITE) !== true) {
             throw new RuntimeException('The archive cannot be written.');
         }
-        $plans = [];
-        foreach (PlanRecord::ofUser($user)->oldest('plans.id')->get() as $at => $record) {
-            $name = FileName::of(sprintf('%03d-%s', $at + 1, Str::slug($record->name, '-', 'en')), '.json');
-            $zip->addFromString("plans/{$name}", (new PlanWriter)->write($this->store->look($user, $record->id)->plan));
-            $plans[] = ['file' => "plans/{$name}", 'name' => $record->name, 'access' => $record->access?->value, 'edits' => HistoryView::of($record)];
-        }
+        $plans = Transaction::of(function () use ($user, $zip): array {
+            $plans = [];
+            foreach (PlanRecord::ofUser($user)->oldest('plans.id')->get() as $at => $record) {
+                $name = 'plans/'.FileName::of(sprintf('%03d-%s', $at + 1, Str::slug($record->name, '-', 'en')), '.json');
+                $zip->addFromString($name, (new PlanWriter)->write($this->store->load($record)->plan));
+                $zip->setCompressionName($name, ZipArchive::CM_DEFLATE, self::QUICKLY);
+                $plans[] = ['file' => $name, 'name' => $record->name, 'access' => $record->access?->value, 'edits' => HistoryView::of($record)];
+            }
+
+            return $plans;
+        });
         $zip->addFromString('account.json', json_encode(['name' => $user->name, 'email' => $user->email, 'plans' => $plans], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
         if (! $zip->close()) {
             throw new RuntimeException('The archive cannot be written.');

@@ -35,7 +35,7 @@ final readonly class PlanStore
     private const FINDINGS = 'findings';
 
     /** That an account may have, deleted ones too: more than anybody's sites, and few enough to be taken along in one archive. */
-    public const PLANS = 200;
+    public const PLANS = 1_000;
 
     private SettingShapes $shapes;
 
@@ -141,8 +141,8 @@ final readonly class PlanStore
                 'region' => $properties->region,
                 'busy_wifi' => $properties->busyWifi,
                 'note' => $properties->note,
-                // A plan that is never edited bears a stamp too, so that what is found in it need be worked out only once.
-                'stamps' => [self::FINDINGS => (string) new Ulid],
+                // A plan that is never edited bears stamps too, so that it need be put together, and looked through, only once.
+                'stamps' => array_map(static fn (): string => (string) new Ulid, array_flip([self::FINDINGS, ...array_column(ThingKind::cases(), 'value')])),
             ]);
             PlanMember::put($id, $user, Access::Owner);
             foreach (ThingKind::cases() as $kind) {

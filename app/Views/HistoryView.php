@@ -34,6 +34,7 @@ final class HistoryView
         $query = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->latest('id');
         $query->limit(self::MOST);
 
-        return $query->get();
+        // Without what was done, which may be megabytes.
+        return $query->get(['id', 'plan_id', 'user_id', 'version', 'label', 'state', 'created_at']);
     }
 }

@@ -82,7 +82,8 @@ final class PlanTest extends FeatureTestCase
             }
         }
         $most = count(ThingKind::cases()) + 1;
-        self::assertSame(['first' => [$most, $most], 'second' => [$most, $most]], $counts);
+        // The second time its row alone, which says that what was put together then still holds.
+        self::assertSame(['first' => [$most, $most], 'second' => [1, 1]], $counts);
     }
 
     public function test_the_screen_gives_what_the_command_line_gives_on_the_exported_plan(): void
