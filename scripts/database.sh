@@ -54,10 +54,12 @@ start_database() {
                 --auth-root-authentication-method=socket --auth-root-socket-user="$me" --skip-test-db >"$folder/install.log" 2>&1 ||
                 { cat "$folder/install.log" >&2; return 1; }
         fi
+        # Of its own: a server that starts clears away what it finds there, of others too.
+        mkdir -p "$folder/tmp"
         chmod -R go= "$folder"
         DB_PORT=$(db_port "$folder")
         echo "$DB_PORT" >"$folder/port"
-        UMASK=0600 UMASK_DIR=0700 setsid nohup mariadbd --no-defaults --user="$me" --datadir="$folder/data" --socket="$PRIVATE_SOCKET" --pid-file="$folder/pid" \
+        UMASK=0600 UMASK_DIR=0700 setsid nohup mariadbd --no-defaults --user="$me" --datadir="$folder/data" --socket="$PRIVATE_SOCKET" --pid-file="$folder/pid" --tmpdir="$folder/tmp" \
             --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --skip-log-bin --character-set-server=utf8mb4 \
             --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=$flush --log-error="$folder/error.log" </dev/null >/dev/null 2>&1 9>&- &
         local server=$! try

@@ -73,7 +73,7 @@ final class EditMeanwhileTest extends FeatureTestCase
                 $row = (array) $this->elsewhere->table($table)->where('plan_id', $planId)->orderBy('id')->first();
                 $this->elsewhere->table($table)->insert([...$row, 'id' => $id, ...($table === 'nodes' ? ['name' => 'Newcomer'] : ['node_id' => $ids['nodes'], 'module_id' => null])]);
             }
-            $this->elsewhere->table('plans')->where('id', $planId)->update(['version' => 2]);
+            $this->elsewhere->table('plans')->where('id', $planId)->update(['version' => 2, 'stamps' => null]);
         });
     }
 }
