@@ -35,6 +35,7 @@ export class Household {
 
     async run() {
         this.process = spawn('./run', ['--port', String(this.port)], { cwd: this.folder, stdio: 'ignore', detached: true });
+        process.once('exit', () => this.process.kill('SIGTERM'));
         await this.healthy(120_000);
     }
 

@@ -18,7 +18,9 @@ const proxy = http
             asked.socket.destroy();
             return;
         }
-        const onward = http.request({ port: household.port, host: '127.0.0.1', path: asked.url, method: asked.method, headers: { ...asked.headers, origin: asked.headers.origin && household.base, host: `127.0.0.1:${household.port}` } }, (came) => {
+        // It answers to its own name: both say so, where the browser says anything.
+        const headers = { ...asked.headers, host: `127.0.0.1:${household.port}`, ...(asked.headers.origin === undefined ? {} : { origin: household.base }) };
+        const onward = http.request({ port: household.port, host: '127.0.0.1', path: asked.url, method: asked.method, headers }, (came) => {
             if (counts && ++answers % 2 === 0) {
                 dropped.answer++;
                 came.resume();
