@@ -8,8 +8,6 @@ use App\Backups\Copies;
 use App\Models\PlanRecord;
 use App\Models\User;
 use App\Plans\PlanStore;
-use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -21,33 +19,25 @@ use Symfony\Component\Process\Process;
 /** Copies of the database, made while it is in use, and brought back into an empty server. */
 final class BackupTest extends FrameworkTestCase
 {
+    use ScratchDatabase;
+
     private const SCRATCH = 'rundfunk_test_backup';
 
     private string $folder;
-
-    public function createApplication(): Application
-    {
-        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
-        $app->make(Kernel::class)->bootstrap();
-
-        return $app;
-    }
 
     protected function setUp(): void
     {
         parent::setUp();
         $this->folder = sys_get_temp_dir().'/rundfunk-backup-'.bin2hex(random_bytes(4));
         mkdir($this->folder, 0700);
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH.'; CREATE DATABASE '.self::SCRATCH.' CHARACTER SET utf8mb4');
-        $this->useDatabase(['database' => self::SCRATCH]);
+        $this->useScratch(self::SCRATCH);
     }
 
     protected function tearDown(): void
     {
         $this->scripts('stop_database empty; rm -rf "$ROOT/var/db-empty"');
         $this->useDatabase(['database' => (string) getenv('DB_DATABASE'), 'port' => (string) getenv('DB_PORT'), 'password' => (string) getenv('DB_PASSWORD')]);
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH);
-        DB::disconnect();
+        $this->dropScratch(self::SCRATCH);
         array_map(unlink(...), glob($this->folder.'/*') ?: []);
         rmdir($this->folder);
         parent::tearDown();

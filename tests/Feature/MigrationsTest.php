@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -14,26 +12,19 @@ use RuntimeException;
 /** A migration that is cut off after any of its statements runs again and comes to the same tables. */
 final class MigrationsTest extends FrameworkTestCase
 {
+    use ScratchDatabase;
+
     private const SCRATCH = 'rundfunk_test_migrations';
-
-    public function createApplication(): Application
-    {
-        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
-        $app->make(Kernel::class)->bootstrap();
-
-        return $app;
-    }
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->useFreshDatabase();
+        $this->useScratch(self::SCRATCH);
     }
 
     protected function tearDown(): void
     {
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH);
-        DB::disconnect();
+        $this->dropScratch(self::SCRATCH);
         parent::tearDown();
     }
 
@@ -41,7 +32,7 @@ final class MigrationsTest extends FrameworkTestCase
     {
         Artisan::call('migrate', ['--force' => true]);
         $whole = self::tables();
-        $this->useFreshDatabase();
+        $this->useScratch(self::SCRATCH);
         $cuts = 0;
         foreach (glob(dirname(__DIR__, 2).'/database/migrations/*.php') ?: [] as $file) {
             // Attempt after attempt gets a statement further, through what those before it did already.
@@ -51,13 +42,6 @@ final class MigrationsTest extends FrameworkTestCase
         }
         self::assertGreaterThan(60, $cuts);
         self::assertSame($whole, self::tables());
-    }
-
-    private function useFreshDatabase(): void
-    {
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH.'; CREATE DATABASE '.self::SCRATCH.' CHARACTER SET utf8mb4');
-        config(['database.connections.mariadb.database' => self::SCRATCH]);
-        DB::purge();
     }
 
     /** @return bool whether it came to its end before it was cut off */

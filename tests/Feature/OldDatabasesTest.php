@@ -6,8 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\PlanRecord;
 use App\Models\User;
-use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -21,29 +19,19 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class OldDatabasesTest extends FrameworkTestCase
 {
     use ReadsFirstLooks;
+    use ScratchDatabase;
 
     private const SCRATCH = 'rundfunk_test_old';
-
-    public function createApplication(): Application
-    {
-        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
-        $app->make(Kernel::class)->bootstrap();
-
-        return $app;
-    }
 
     protected function setUp(): void
     {
         parent::setUp();
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH.'; CREATE DATABASE '.self::SCRATCH.' CHARACTER SET utf8mb4');
-        config(['database.connections.mariadb.database' => self::SCRATCH, 'database.connections.mariadb.options' => [PDO::MYSQL_ATTR_MULTI_STATEMENTS => true, PDO::ATTR_EMULATE_PREPARES => true]]);
-        DB::purge();
+        $this->useScratch(self::SCRATCH, [PDO::MYSQL_ATTR_MULTI_STATEMENTS => true, PDO::ATTR_EMULATE_PREPARES => true]);
     }
 
     protected function tearDown(): void
     {
-        DB::connection()->getPdo()->exec('DROP DATABASE IF EXISTS '.self::SCRATCH);
-        DB::disconnect();
+        $this->dropScratch(self::SCRATCH);
         parent::tearDown();
     }
 

@@ -4,6 +4,7 @@
     import { push } from 'svelte-spa-router';
     import { api, inTurn, type Schemas } from '../lib/api';
     import { rest } from '../lib/focus';
+    import { moment } from '../lib/moment';
     import { session } from '../lib/session.svelte';
     import ThemeButton from '../widgets/ThemeButton.svelte';
 
@@ -95,13 +96,6 @@
     function kindOf(browser: string): string {
         return /Mobi/.test(browser) ? 'on a handheld' : 'on a computer';
     }
-
-    const day = new Intl.DateTimeFormat(undefined, {
-        day: 'numeric',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-    });
 </script>
 
 {#snippet secret(
@@ -159,7 +153,7 @@
                         <tr>
                             <td title={one.browser}>{kindOf(one.browser)}</td>
                             <td class="mono">{one.from}</td>
-                            <td class="text-soft whitespace-nowrap">{day.format(new Date(one.seenAt))}</td>
+                            <td class="text-soft whitespace-nowrap">{moment(one.seenAt)}</td>
                             <td class="text-right whitespace-nowrap">
                                 {#if one.current}
                                     <span class="text-soft">this one</span>

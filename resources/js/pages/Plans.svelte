@@ -3,6 +3,7 @@
     import Input from 'flowbite-svelte/Input.svelte';
     import { push } from 'svelte-spa-router';
     import { api, forgeryToken, inTurn, type Schemas } from '../lib/api';
+    import { moment } from '../lib/moment';
     import { session } from '../lib/session.svelte';
     import SelectField from '../widgets/SelectField.svelte';
     import ThemeButton from '../widgets/ThemeButton.svelte';
@@ -86,13 +87,6 @@
         await session.signOut();
         await push('/sign-in');
     }
-
-    const day = new Intl.DateTimeFormat(undefined, {
-        day: 'numeric',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-    });
 </script>
 
 <svelte:head><title>Plans · Rundfunk</title></svelte:head>
@@ -143,7 +137,7 @@
                             </td>
                             <td class="mono">{plan.nodes}</td>
                             <td class="mono">{plan.version}</td>
-                            <td class="text-soft whitespace-nowrap">{day.format(new Date(plan.changedAt))}</td>
+                            <td class="text-soft whitespace-nowrap">{moment(plan.changedAt)}</td>
                             <td class="text-right whitespace-nowrap">
                                 <a
                                     class="quiet-link mr-3"
