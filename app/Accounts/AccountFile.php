@@ -6,6 +6,7 @@ namespace App\Accounts;
 
 use App\Models\PlanRecord;
 use App\Models\User;
+use App\Plans\Kept;
 use App\Plans\PlanStore;
 use App\Plans\Transaction;
 use App\Views\HistoryView;
@@ -21,7 +22,7 @@ final readonly class AccountFile
     /** Level of zlib: a tenth larger than its best, in a quarter of the time. */
     private const QUICKLY = 1;
 
-    public function __construct(private PlanStore $store)
+    public function __construct(private PlanStore $store, private Kept $kept)
     {
     }
 
@@ -48,7 +49,7 @@ final readonly class AccountFile
             $plans = [];
             foreach (PlanRecord::ofUser($user)->oldest('plans.id')->get() as $at => $record) {
                 $name = 'plans/'.FileName::of(sprintf('%03d-%s', $at + 1, Str::slug($record->name, '-', 'en')), '.json');
-                $zip->addFromString($name, (new PlanWriter)->write($this->store->load($record)->plan));
+                $zip->addFromString($name, $this->fileOf($record));
                 $zip->setCompressionName($name, ZipArchive::CM_DEFLATE, self::QUICKLY);
                 $plans[] = ['file' => $name, 'name' => $record->name, 'access' => $record->access?->value, 'edits' => HistoryView::of($record)];
             }
@@ -59,5 +60,19 @@ final readonly class AccountFile
         if (! $zip->close()) {
             throw new RuntimeException('The archive cannot be written.');
         }
+    }
+
+    /** Kept from archive to archive, as long as the plan is what it was. */
+    private function fileOf(PlanRecord $record): string
+    {
+        $stamp = hash('sha256', json_encode([$record->version, $record->stamps], JSON_THROW_ON_ERROR));
+        $kept = $this->kept->take($record->id, 'file', $stamp);
+        if (is_string($kept)) {
+            return $kept;
+        }
+        $file = (new PlanWriter)->write($this->store->load($record)->plan);
+        $this->kept->keep($record->id, 'file', $stamp, $file);
+
+        return $file;
     }
 }

@@ -120,16 +120,31 @@ final class AccountTest extends FeatureTestCase
     {
         $plan = $this->linden($this->ann);
         $home = $this->signIn('Home browser');
+        [$account, $file] = $this->archive($home);
+        self::assertSame('ann@linden-hollow.example', $account['email']);
+        self::assertStringNotContainsString($this->ann->password, (string) json_encode($account));
+        self::assertSame((string) $this->as($home)->get("/api/plans/{$plan->id}/file")->getContent(), $file);
+        self::assertSame([$account, $file], $this->archive($home));
+        $this->as($home)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'Renamed'))->assertOk();
+        [, $file] = $this->archive($home);
+        self::assertStringContainsString('"Renamed"', $file);
+        self::assertSame((string) $this->as($home)->get("/api/plans/{$plan->id}/file")->getContent(), $file);
+    }
+
+    /** @return array{array<string, mixed>, string} what it says of the account, and the file of its only plan */
+    private function archive(string $session): array
+    {
         $path = (string) tempnam(sys_get_temp_dir(), 'test');
-        file_put_contents($path, (string) $this->ask($home, 'GET', '/api/account/file')->assertOk()->getContent());
+        file_put_contents($path, (string) $this->ask($session, 'GET', '/api/account/file')->assertOk()->getContent());
         $zip = new ZipArchive;
         self::assertTrue($zip->open($path));
         $account = json_decode((string) $zip->getFromName('account.json'), true);
-        self::assertSame('ann@linden-hollow.example', $account['email']);
-        self::assertStringNotContainsString($this->ann->password, (string) $zip->getFromName('account.json'));
+        self::assertIsArray($account);
         $file = (string) $zip->getFromName($account['plans'][0]['file']);
+        $zip->close();
         unlink($path);
-        self::assertSame((string) $this->as($home)->get("/api/plans/{$plan->id}/file")->getContent(), $file);
+
+        return [$account, $file];
     }
 
     public function test_a_deleted_account_is_gone_with_its_own_plans_and_leaves_those_of_others(): void

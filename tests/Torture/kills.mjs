@@ -65,12 +65,13 @@ let { context, page } = await browse(profile, base);
 await signIn(page, base, 'demo@linden-hollow.example', 'linden hollow');
 await openSite(page, base, shown);
 let gone = 0;
+const run = Date.now() % 100_000;
 let wrongly = 0;
 let version = (await client.plan(shown)).version;
 const names = await placeNames(page);
 for (let kill = 0; kill < Number(many) - byInterface; kill++) {
     const at = kill % names.length;
-    names[at] = `Place ${kill}`;
+    names[at] = `Place ${run}-${kill}`;
     const away = kill % 3 === 1;
     if (away) {
         household.kill('server');

@@ -44,6 +44,8 @@ const { context, page } = await browse(`${stage}/profile-proxy`, base);
 await signIn(page, base, 'demo@linden-hollow.example', 'linden hollow');
 await openSite(page, base, plan);
 const names = await placeNames(page);
+// No name that was there before: entered again, it would be no edit.
+const run = Date.now() % 100_000;
 const done = [];
 let version = first;
 let wrong = 0;
@@ -51,8 +53,8 @@ for (let edit = 0; edit < Number(many); edit++) {
     const kind = edit % 5 === 3 ? 'undo' : edit % 5 === 4 ? 'redo' : 'edit';
     if (kind === 'edit') {
         const at = edit % names.length;
-        done.push({ at, before: names[at], after: `Plot ${edit}` });
-        names[at] = `Plot ${edit}`;
+        done.push({ at, before: names[at], after: `Plot ${run}-${edit}` });
+        names[at] = `Plot ${run}-${edit}`;
         await typePlace(page, at, names[at]);
     } else {
         const last = done.at(-1);
