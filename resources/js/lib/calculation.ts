@@ -42,13 +42,46 @@ const abbreviations: Record<string, string> = {
     csq: 'CSQ',
     e164: 'E.164',
     freq: 'frequency',
+    awg: 'AWG',
+    esr: 'own resistance (ESR)',
+    vin: 'fed',
+    vout: 'given',
+    vbe: 'base',
+    r1: 'R1',
+    r2: 'R2',
+    leds: 'LEDs',
 };
 
 /** A figure's name for people: supply_v with the unit V is "supply". */
 export function title(quantity: Calculator['inputs'][number]): string {
     const words = quantity.name.split('_');
 
-    const units = ['v', 'ma', 'ohm', 'mw', 'us', 'ms', 'mhz', 'mm', 'dbm', 'kbps', 'bytes', 'hz', 's', 'm', 'm2', 'sr'];
+    const units = [
+        'v',
+        'ma',
+        'ohm',
+        'mw',
+        'us',
+        'ms',
+        'mhz',
+        'mm',
+        'dbm',
+        'kbps',
+        'bytes',
+        'hz',
+        's',
+        'm',
+        'm2',
+        'sr',
+        'a',
+        'w',
+        'uf',
+        'pf',
+        'ns',
+        'mm2',
+        'mah',
+        'percent',
+    ];
     while (words.length > 1 && quantity.unit !== null && units.includes(words.at(-1)?.toLowerCase() ?? '')) {
         words.pop();
     }
