@@ -49,7 +49,6 @@ const abbreviations: Record<string, string> = {
     vbe: 'base',
     r1: 'R1',
     r2: 'R2',
-    leds: 'LEDs',
 };
 
 /** A figure's name for people: supply_v with the unit V is "supply". */
