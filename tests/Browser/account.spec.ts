@@ -1,6 +1,6 @@
 import { expect, open, register, test } from './stage';
 
-test.use({ provoked: /status of (401|422|503)/ });
+test.use({ provoked: /status of (401|419|422|503)/ });
 
 test('a password is changed, a session ended elsewhere, and the account taken along and deleted', async ({
     page,
@@ -49,12 +49,26 @@ test('a password is changed, a session ended elsewhere, and the account taken al
 test('an address that has an account is not told to whoever registers with it', async ({ page }) => {
     const address = await register(page);
     await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await page.goto('/#/register');
     await page.getByLabel('Your name').fill('Eve');
     await page.getByLabel('E-mail address').fill(address);
     await page.getByLabel('Password').fill('another long one');
     await page.getByRole('button', { name: 'Make the account' }).click();
     await expect(page.getByRole('alert')).toContainText('nobody can sign in');
+});
+
+test.describe('a page that was open for longer than its session', () => {
+    test('signs in all the same', async ({ page, context }) => {
+        const address = await register(page);
+        await page.getByRole('button', { name: 'Sign out' }).click();
+        await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+        await context.clearCookies();
+        await page.getByLabel('E-mail address').fill(address);
+        await page.getByLabel('Password').fill('a long password');
+        await page.getByRole('button', { name: 'Sign in' }).click();
+        await expect(page.getByRole('heading', { name: 'Plans' })).toBeVisible();
+    });
 });
 
 test('a server that does not answer signs nobody out', async ({ page }) => {

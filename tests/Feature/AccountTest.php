@@ -160,7 +160,8 @@ final class AccountTest extends FeatureTestCase
         $this->as($home)->edit($his, 1, self::rename($node, 'Hers'))->assertOk();
 
         $this->ask($home, 'DELETE', '/api/account', current: 'wrong')->assertJsonValidationErrorFor('current');
-        $this->ask($home, 'DELETE', '/api/account', current: 'a long password')->assertOk();
+        $answer = $this->ask($home, 'DELETE', '/api/account', current: 'a long password')->assertOk();
+        self::assertNotSame('', (string) $answer->getCookie('XSRF-TOKEN', true)?->getValue(), 'whoever is left can sign in as somebody else');
         $this->ask($home, 'GET', '/api/plans')->assertUnauthorized();
         $this->as(null)->postJson('/api/session', self::ANN)->assertUnprocessable();
         self::assertSame([$his->id], PlanRecord::withTrashed()->pluck('id')->all());

@@ -93,6 +93,7 @@ final class AccountController
         $user = $this->known($request);
         Auth::logout();
         $request->session()->invalidate();
+        $request->session()->regenerateToken();
         $this->accounts->delete($user);
 
         return new JsonResponse(['deleted' => true]);

@@ -46,3 +46,13 @@ api.use({
         return request;
     },
 });
+
+/** Of somebody who is not signed in: a page that was open for longer than a guest's session gets another, and asks once more. */
+export async function withFreshToken<T extends { response: Response }>(send: () => Promise<T>): Promise<T> {
+    const first = await send();
+    if (first.response.status !== 419) {
+        return first;
+    }
+    await api.GET('/api/session');
+    return send();
+}

@@ -1,4 +1,4 @@
-import { api, type Schemas } from './api';
+import { api, withFreshToken, type Schemas } from './api';
 
 type User = Schemas['Session']['user'];
 
@@ -28,9 +28,10 @@ class Session {
 
     /** @returns why not; null when it is done */
     async signIn(email: string, password: string): Promise<string | null> {
-        const { data, error } = await api.POST('/api/session', { body: { email, password } });
+        const send = () => api.POST('/api/session', { body: { email, password } });
+        const { data, error, response } = await withFreshToken(send);
         if (data === undefined) {
-            return error.message;
+            return error?.message ?? `The server answered ${response.status}.`;
         }
         this.user = data.user;
         return null;

@@ -2,7 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import Input from 'flowbite-svelte/Input.svelte';
     import { push } from 'svelte-spa-router';
-    import { api } from '../lib/api';
+    import { api, withFreshToken } from '../lib/api';
     import { session } from '../lib/session.svelte';
     import Shell from '../widgets/Shell.svelte';
 
@@ -23,7 +23,8 @@
         errors = {};
         refused = null;
         try {
-            const { data, error } = await api.POST('/api/registration', { body: form });
+            const send = () => api.POST('/api/registration', { body: form });
+            const { data, error } = await withFreshToken(send);
             if (data !== undefined) {
                 await enter();
             } else if ('errors' in error) {
