@@ -14,6 +14,7 @@ use App\Http\Controllers\PlanFileController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SetController;
 use App\Http\Controllers\ViewController;
+use App\Http\Middleware\AnswerUnchanged;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -48,7 +49,7 @@ Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::post('plans/{plan}/operations', [EditController::class, 'apply'])->middleware('turns:edit');
     Route::post('plans/{plan}/undo', [EditController::class, 'undo'])->middleware('turns:edit');
     Route::post('plans/{plan}/redo', [EditController::class, 'redo'])->middleware('turns:edit');
-    Route::get('plans/{plan}/changes', [EditController::class, 'changes']);
+    Route::get('plans/{plan}/changes', [EditController::class, 'changes'])->middleware(AnswerUnchanged::class);
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
     Route::get('plans/{plan}/assignment', AssignController::class)->middleware('turns:heavy');
 

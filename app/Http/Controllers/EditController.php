@@ -20,7 +20,6 @@ use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\View\Views;
-use Symfony\Component\HttpFoundation\Response;
 
 /** The one door through which plans change. */
 final class EditController
@@ -83,14 +82,10 @@ final class EditController
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
         new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
     ])]
-    public function changes(Request $request, string $plan): Response
+    public function changes(Request $request, string $plan): JsonResponse
     {
         $user = SignedIn::user($request);
         $since = (int) $request->query('since');
-        // Asked every other second by everyone who has the plan open: as long as nothing came, its row says so.
-        if ($this->store->find($user, $plan, Access::Viewer)->version === $since) {
-            return new Response('', 304);
-        }
         $views = $request->query('views');
         $onScreen = OnScreen::from(is_string($views) ? json_decode($views, true) : [], $this->views);
 
