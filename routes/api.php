@@ -21,6 +21,9 @@ Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
 Route::post('registration', [SessionController::class, 'register'])->middleware('throttle:register');
 
+// That nothing came costs less than to count what it costs.
+Route::get('plans/{plan}/changes', [EditController::class, 'changes'])->middleware(['auth', AnswerUnchanged::class, 'budget']);
+
 Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::delete('session', [SessionController::class, 'signOut']);
     Route::get('account', [AccountController::class, 'show']);
@@ -49,7 +52,6 @@ Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::post('plans/{plan}/operations', [EditController::class, 'apply'])->middleware('turns:edit');
     Route::post('plans/{plan}/undo', [EditController::class, 'undo'])->middleware('turns:edit');
     Route::post('plans/{plan}/redo', [EditController::class, 'redo'])->middleware('turns:edit');
-    Route::get('plans/{plan}/changes', [EditController::class, 'changes'])->middleware(AnswerUnchanged::class);
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
     Route::get('plans/{plan}/assignment', AssignController::class)->middleware('turns:heavy');
 
