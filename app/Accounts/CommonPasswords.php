@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 /**
- * Passwords that are tried first: those of ten characters and more in two open lists of what leaks hold most often (npm,
- *
- * @zxcvbn-ts/language-common 4.1.3 and zxcvbn 4.4.2, MIT), in small letters. The file beside this holds the first twelve
+ * Passwords that are tried first: those of ten characters and more in two open lists of what leaks hold most often (from npm:
+ * zxcvbn 4.4.2, and language-common 4.1.3 of zxcvbn-ts; MIT), in small letters. The file beside this holds the first twelve
  * hex digits of each one's SHA-256, sorted.
  */
 final class CommonPasswords

@@ -41,7 +41,7 @@ final class Copies
             throw new RuntimeException(sprintf('There is too little room for a copy: %d MB free, %d needed.', intdiv($free, 1_000_000), intdiv($needed, 1_000_000) + 1));
         }
         $half = $file.'.part';
-        $this->run('', ['mariadb-dump', '--single-transaction', '--quick', '--skip-comments', '--hex-blob', '--default-character-set=utf8mb4', '--max-allowed-packet=1G'], '| gzip -6 >'.escapeshellarg($half));
+        $this->run('"$@" | gzip -6 >"$file"', $half, ['mariadb-dump', '--single-transaction', '--quick', '--skip-comments', '--hex-blob', '--default-character-set=utf8mb4', '--max-allowed-packet=1G']);
         chmod($half, 0600);
         rename($half, $file);
     }
@@ -59,7 +59,7 @@ final class Copies
         if (! is_file($file)) {
             throw new RuntimeException("There is no file {$file}.");
         }
-        $this->run('gzip -dc '.escapeshellarg($file).' |', ['mariadb', '--default-character-set=utf8mb4', '--max-allowed-packet=1G'], '');
+        $this->run('gzip -dc "$file" | "$@"', $file, ['mariadb', '--default-character-set=utf8mb4', '--max-allowed-packet=1G']);
     }
 
     /** @return int bytes that the tables take */
@@ -74,11 +74,10 @@ final class Copies
     /**
      * The password goes by a file that only its owner reads: an argument is seen by everybody who lists processes.
      *
-     * @param  string  $before  what the tool reads from
+     * @param  string  $pipe  of bash, between "$file" and the tool, which is "$@"
      * @param  list<string>  $tool
-     * @param  string  $after  what it writes to
      */
-    private function run(string $before, array $tool, string $after): void
+    private function run(string $pipe, string $file, array $tool): void
     {
         $config = config()->array('database.connections.'.config()->string('database.default'));
         $options = (string) tempnam(sys_get_temp_dir(), 'rundfunk');
@@ -86,9 +85,9 @@ final class Copies
         $quoted = static fn (string $key): string => '"'.addcslashes(is_scalar($config[$key] ?? null) ? (string) $config[$key] : '', '"\\').'"';
         file_put_contents($options, "[client]\nprotocol=tcp\nhost={$quoted('host')}\nport={$quoted('port')}\nuser={$quoted('username')}\npassword={$quoted('password')}\n");
         $database = is_string($config['database'] ?? null) ? $config['database'] : '';
-        $command = implode(' ', array_map(escapeshellarg(...), [$tool[0], '--defaults-file='.$options, ...array_slice($tool, 1), $database]));
+        $arguments = [$tool[0], '--defaults-file='.$options, ...array_slice($tool, 1), $database];
         try {
-            $process = new Process(['bash', '-c', "set -o pipefail; umask 077; {$before} {$command} {$after}"], timeout: self::SECONDS);
+            $process = new Process(['bash', '-c', 'set -o pipefail; umask 077; file=$1; shift; '.$pipe, 'bash', $file, ...$arguments], timeout: self::SECONDS);
             if ($process->run() !== 0) {
                 throw new RuntimeException(trim($process->getErrorOutput()));
             }

@@ -150,8 +150,10 @@ final readonly class PlanEditing
 
     private function refuseIfTouchedSince(PlanRecord $record, EditRecord $edit): void
     {
-        $later = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $edit->version)->where('state', EditState::Done)->get();
-        foreach ($later->where('user_id', '!=', $edit->user_id) as $other) {
+        $later = EditRecord::query()->with('user')->whereBelongsTo($record, 'plan')->where('version', '>', $edit->version)->where('state', EditState::Done);
+        // An account that is gone was another's too.
+        $later->whereRaw('not user_id <=> ?', [$edit->user_id]);
+        foreach ($later->get() as $other) {
             foreach ($other->touched as $kind => $ids) {
                 if (array_intersect($ids, $edit->touched[$kind] ?? []) !== []) {
                     throw UndoRefused::changedSince($edit->label, $other->by());

@@ -77,7 +77,7 @@ final class BackupTest extends FrameworkTestCase
     {
         $plan = $this->planted();
         $before = self::file($plan);
-        $copy = $this->folder.'/copy.sql.gz';
+        $copy = $this->folder.'/a copy of Käthe\'s.sql.gz';
         self::assertSame(0, Artisan::call('backup', ['file' => $copy]), Artisan::output());
         self::assertSame(0600, fileperms($copy) & 0777);
         self::assertSame(1, Artisan::call('restore', ['file' => $copy]), 'there is something already');

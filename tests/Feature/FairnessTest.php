@@ -101,6 +101,27 @@ final class FairnessTest extends FeatureTestCase
         $this->actingAs($ann)->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->getJson('/api/plans')->assertOk();
     }
 
+    public function test_whoever_runs_the_server_says_how_much_a_minute_holds(): void
+    {
+        $ann = self::user();
+        RateLimiter::increment("time of {$ann->id}", 60, 60_000);
+        putenv('TIME_BUDGET_SECONDS=120');
+        try {
+            $this->actingAs($ann)->getJson('/api/plans')->assertOk();
+        } finally {
+            putenv('TIME_BUDGET_SECONDS');
+        }
+        $this->getJson('/api/plans')->assertTooManyRequests();
+    }
+
+    public function test_the_time_that_one_request_has_is_not_left_to_what_comes_after_it(): void
+    {
+        $before = ini_get('max_execution_time');
+        $ann = self::user();
+        $this->actingAs($ann)->edit($this->linden($ann), 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        self::assertSame($before, ini_get('max_execution_time'));
+    }
+
     public function test_what_is_used_is_counted(): void
     {
         $ann = self::user();

@@ -22,7 +22,7 @@ final class ProxyTest extends FeatureTestCase
     private function trust(): void
     {
         TrustProxies::at('127.0.0.1');
-        config(['app.url' => 'https://plans.linden-hollow.example', 'session.secure' => true]);
+        config(['app.url' => 'https://Plans.Linden-Hollow.example', 'session.secure' => true]);
     }
 
     public function test_the_page_brings_its_parts_from_where_it_came_itself(): void

@@ -17,7 +17,7 @@ final class CheckHost
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $own = parse_url(config()->string('app.url'), PHP_URL_HOST);
+        $own = parse_url(mb_strtolower(config()->string('app.url')), PHP_URL_HOST);
         $names = in_array($own, self::LOOPBACK, true) ? self::LOOPBACK : [$own];
 
         return in_array($request->getHost(), $names, true) ? $next($request) : new JsonResponse(['message' => 'This is not the name of this server. Whoever runs it sets APP_URL.'], 421);

@@ -29,6 +29,7 @@ final readonly class TakeTurns
         $account = SignedIn::user($request)->id % self::ACCOUNTS;
         $own = $this->slots->take("{$kind}-of-{$account}", $turns->ofAccount());
         $all = $own === null || $turns->ofAll() === null ? $own : $this->slots->take($kind, $turns->ofAll());
+        $limit = (int) ini_get('max_execution_time');
         try {
             if ($own === null || $all === null) {
                 return new JsonResponse(['message' => 'The server is busy with others of this kind. Try again in a moment.'], 503, ['Retry-After' => '1', 'X-Turn' => 'taken']);
@@ -37,6 +38,8 @@ final readonly class TakeTurns
 
             return $next($request);
         } finally {
+            // What comes after it in the same process, a command's or a test's, is not this request's.
+            set_time_limit($limit);
             $own?->giveBack();
             $all?->giveBack();
         }

@@ -27,7 +27,7 @@ final readonly class CapacitorForDroop
         OutOfRange::unless('source_ohm', $sourceOhm, 0.001, 100);
         OutOfRange::unless('esr_ohm', $esrOhm, 0, 10);
         OutOfRange::unless('load_a', $loadA, 0.000_001, 100);
-        OutOfRange::unless('duration_us', $durationS, 1e-9, 3600);
+        OutOfRange::unless('duration_s', $durationS, 1e-9, 3600);
         OutOfRange::unless('minimum_v', $minimumV, 0, $sourceV);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Electrical;
 
+use LogicException;
 use Rundfunk\OutOfRange;
 
 /** The series of values in which resistors and capacitors are sold. Source: IEC 60063. */
@@ -94,6 +95,6 @@ enum ESeries: string
             }
         }
 
-        return [$down ?? $value, 10.0 ** ($exponent + 2)];
+        throw new LogicException('Three decades reach around a value.');
     }
 }

@@ -43,6 +43,10 @@ final class CalculateAnythingTest extends CoreTestCase
                 $found = $calculators->calculate($name, self::typed($calculator->inputs(), $random));
             } catch (BadInput|OutOfRange $refusal) {
                 self::assertGreaterThan(10, strlen($refusal->getMessage()));
+                // It is told at a field that whoever typed can see.
+                if ($refusal instanceof OutOfRange) {
+                    self::assertContains($refusal->field, array_map(static fn (Quantity $input): string => $input->name, $calculator->inputs()), $refusal->getMessage());
+                }
 
                 continue;
             }

@@ -8,6 +8,7 @@ use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\Electrical\BurstDroop;
+use Rundfunk\OutOfRange;
 
 final readonly class BurstDroopOf implements Calculator
 {
@@ -64,7 +65,11 @@ final readonly class BurstDroopOf implements Calculator
     public function calculate(Inputs $inputs): array
     {
         $once = $inputs->text('period_us') === '';
-        $droop = new BurstDroop($inputs->number('source_v'), $inputs->number('source_ohm'), $inputs->number('capacitor_uf') / 1e6, $inputs->number('esr_ohm'), $inputs->number('load_a'), $inputs->number('duration_us') / 1e6, $once ? INF : $inputs->number('period_us') / 1e6);
+        $periodUs = $once ? 3.6e9 : $inputs->number('period_us');
+        OutOfRange::unless('period_us', $periodUs, 0.001, 3.6e9);
+        OutOfRange::unless('duration_us', $inputs->number('duration_us'), 0.001, $periodUs);
+        OutOfRange::unless('capacitor_uf', $inputs->number('capacitor_uf'), 0.001, 1e7);
+        $droop = new BurstDroop($inputs->number('source_v'), $inputs->number('source_ohm'), $inputs->number('capacitor_uf') / 1e6, $inputs->number('esr_ohm'), $inputs->number('load_a'), $inputs->number('duration_us') / 1e6, $once ? INF : $periodUs / 1e6);
 
         return ['minimum_v' => round($once ? $droop->firstV() : $droop->steadyV(), 9)];
     }

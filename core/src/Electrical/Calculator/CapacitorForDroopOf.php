@@ -8,6 +8,7 @@ use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\Electrical\CapacitorForDroop;
+use Rundfunk\OutOfRange;
 
 final readonly class CapacitorForDroopOf implements Calculator
 {
@@ -63,6 +64,7 @@ final readonly class CapacitorForDroopOf implements Calculator
 
     public function calculate(Inputs $inputs): array
     {
+        OutOfRange::unless('duration_us', $inputs->number('duration_us'), 0.001, 3.6e9);
         $needed = (new CapacitorForDroop($inputs->number('source_v'), $inputs->number('source_ohm'), $inputs->number('esr_ohm'), $inputs->number('load_a'), $inputs->number('duration_us') / 1e6, $inputs->number('minimum_v')))->farads();
 
         return ['capacitor_uf' => $needed === null ? null : round($needed * 1e6, 6), 'possible' => $needed !== null];
