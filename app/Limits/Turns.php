@@ -9,7 +9,7 @@ enum Turns: string
 {
     /** What can take seconds: a plan read from a file, a capture, an assignment of everything, an archive of all plans. */
     case Heavy = 'heavy';
-    /** An edit waits for those before it of the same plan: nobody makes more than two at once, in as many windows. */
+    /** An edit waits in its worker for those before it of the same plan: so many windows of one person, and no more. */
     case Edit = 'edit';
 
     /** @return int of one account */
