@@ -8,14 +8,15 @@ declare(strict_types=1);
 // - hub:     a link a group, one gateway on all of them, four routes of five two hops through it.
 
 use Rundfunk\Assign\Assigner;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 const MEDIA_IN_TURN = ['packet-radio', 'infrared', 'packet-radio', 'keyed-radio', 'ip', 'packet-radio', 'cellular'];
 
@@ -66,7 +67,7 @@ function addNetworks(Sketch $sketch, int $groups, bool $hub): void
         }
     }
     if ($hub) {
-        $sketch->place('hub', 'Hub')->node('gateway', 'Gateway', NodeKind::Gateway, 'hub', 'computer-40pin');
+        $sketch->place('hub', 'Hub')->node('gateway', 'Gateway', NodeKind::Gateway, 'hub', 'computer-40pin')->supply('gateway-plug', 'gateway', 'plug-5v-3a', 'Plug', null, FeedsAt::Usb);
         for ($group = 0; $group < $groups; $group++) {
             $sketch->join("l{$group}", 'gateway', Role::Both, null, ['broker' => true]);
         }
@@ -86,14 +87,15 @@ function addBoard(Sketch $sketch, int $group, int $one, string $medium, string $
 {
     $key = "b{$group}-{$one}";
     [$module, $supply] = match ($medium) {
-        'packet-radio' => ['packet-radio-plain', SupplyFrom::Board3V3],
-        'infrared' => ['infrared-receiver', SupplyFrom::Board5V],
-        'keyed-radio' => ['keyed-receiver', SupplyFrom::Board5V],
-        'cellular' => ['modem-lte-eu', SupplyFrom::Own],
+        'packet-radio' => ['packet-radio-plain', FedFrom::Board3V3],
+        'infrared' => ['infrared-receiver', FedFrom::Board5V],
+        'keyed-radio' => ['keyed-receiver', FedFrom::Board5V],
+        'cellular' => ['modem-lte-eu', FedFrom::Own],
         default => [null, null],
     };
     $sketch->node($key, "Board {$group}.{$one}", NodeKind::Controller, "p{$group}", $medium === 'ip' ? 'wifi-3v3-26io' : '8bit-5v-70io')
-        ->module("{$key}-bank", $key, 'relay-bank-4-low', 'Relays', SupplyFrom::Own);
+        ->supply("{$key}-plug", $key, 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+        ->module("{$key}-bank", $key, 'relay-bank-4-low', 'Relays', FedFrom::Own);
     if ($module !== null) {
         $sketch->module("{$key}-link", $key, $module, 'Link', $supply);
     }
@@ -107,16 +109,16 @@ function addHandheld(Sketch $sketch, int $group, int $one, string $medium, strin
 {
     $key = "h{$group}-{$one}";
     match ($medium) {
-        'packet-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '32bit-3v3-26io')
-            ->module("{$key}-link", $key, 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
+        'packet-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '32bit-3v3-26io')->supply("{$key}-cells", $key, 'alkaline-3', 'Cells', null, FeedsAt::FiveVolt)
+            ->module("{$key}-link", $key, 'packet-radio-plain', 'Radio', FedFrom::Board3V3)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
             ->join($link, $key, Role::Sends, "{$key}-link"),
-        'keyed-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '8bit-5v-20io')
-            ->module("{$key}-link", $key, 'keyed-transmitter', 'Transmitter', SupplyFrom::Board5V)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
+        'keyed-radio' => $sketch->node($key, "Handset {$group}.{$one}", NodeKind::Handset, "p{$group}", '8bit-5v-20io')->supply("{$key}-cell", $key, 'li-ion-cell', 'Cell')->supply("{$key}-boost", $key, 'boost-5v', 'Boost', "{$key}-cell", FeedsAt::FiveVolt)
+            ->module("{$key}-link", $key, 'keyed-transmitter', 'Transmitter', FedFrom::Board5V)->module("{$key}-pad", $key, 'button-pad-8', 'Keys')
             ->join($link, $key, Role::Sends, "{$key}-link"),
         'infrared' => $sketch->node($key, "Remote {$group}.{$one}", NodeKind::Remote, "p{$group}", null)->join($link, $key, Role::Sends),
         'cellular' => $sketch->node($key, "Phone {$group}.{$one}", NodeKind::Phone, "p{$group}", null)
             ->join($link, $key, Role::Both, null, ['listed' => true])->address($link, $key, 0, '+4420794'.sprintf('6%04d', ($group * 5 + $one) % 1000), true),
-        default => $sketch->node($key, "Page {$group}.{$one}", NodeKind::Gateway, "p{$group}", 'computer-40pin')->join($link, $key, Role::Both),
+        default => $sketch->node($key, "Page {$group}.{$one}", NodeKind::Gateway, "p{$group}", 'computer-40pin')->supply("{$key}-plug", $key, 'plug-5v-3a', 'Plug', null, FeedsAt::Usb)->join($link, $key, Role::Both),
     };
     $kind = match ($medium) {
         'infrared' => ControlKind::Key,

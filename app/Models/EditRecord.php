@@ -39,7 +39,7 @@ final class EditRecord extends Model
     /** @return list<array<string, mixed>> the operations that were done last: of an edit that was taken back, those that did it */
     public function lastDone(): array
     {
-        return $this->state === EditState::Done ? $this->operations : $this->inverse;
+        return $this->state === EditState::Done || $this->state === EditState::Settled ? $this->operations : $this->inverse;
     }
 
     /** Who made it. */

@@ -138,7 +138,7 @@ final class Components
                 'id' => Schema::text(), 'name' => Schema::text(), 'note' => Schema::text(), 'version' => Schema::whole(), 'access' => self::access(), 'nodes' => Schema::whole(), 'changedAt' => Schema::text(),
             ]))]),
             'History' => Schema::object(['edits' => Schema::listOf(Schema::object([
-                'version' => Schema::whole(), 'label' => Schema::text(), 'by' => Schema::text(), 'at' => Schema::text(), 'state' => Schema::oneOf('done', 'undone', 'gone'),
+                'version' => Schema::whole(), 'label' => Schema::text(), 'by' => Schema::text(), 'at' => Schema::text(), 'state' => Schema::oneOf('done', 'settled', 'undone', 'gone'),
             ]))]),
             'Proposal' => Schema::object([
                 'id' => Schema::text(),

@@ -19,6 +19,16 @@ final readonly class Figures
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** @return string "470 Ω", "1.2 kΩ", "1 MΩ" */
+    public static function ohms(float $ohms): string
+    {
+        return match (true) {
+            $ohms < 1_000 => self::significant($ohms).' Ω',
+            $ohms < 1_000_000 => self::significant($ohms / 1_000).' kΩ',
+            default => self::significant($ohms / 1_000_000).' MΩ',
+        };
+    }
+
     /** @return string "1 key", "4 keys" */
     public static function counted(int $count, string $what): string
     {

@@ -17,6 +17,11 @@ use Rundfunk\Check\Checker;
 use Rundfunk\Check\HasRules;
 use Rundfunk\Check\Rulebook;
 use Rundfunk\Electrical\ElectricalCalculators;
+use Rundfunk\Levels\Rule\LevelTooHigh;
+use Rundfunk\Levels\Rule\LevelTooLow;
+use Rundfunk\Levels\Rule\PullUpMissing;
+use Rundfunk\Levels\Rule\RelayHolds;
+use Rundfunk\Levels\Step\PartStep;
 use Rundfunk\Links\Rule\EndpointWithoutModule;
 use Rundfunk\Links\Step\AttachmentStep;
 use Rundfunk\Medium\Cellular\Cellular;
@@ -39,7 +44,27 @@ use Rundfunk\Pins\Rule\StrapPinPulled;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
 use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\PinStep;
-use Rundfunk\Power\Rule\AdapterMissing;
+use Rundfunk\Power\Rule\BoardFedTwice;
+use Rundfunk\Power\Rule\BoardInputUnfit;
+use Rundfunk\Power\Rule\BoardUnfed;
+use Rundfunk\Power\Rule\BrownOut;
+use Rundfunk\Power\Rule\CableDrops;
+use Rundfunk\Power\Rule\FuseMissing;
+use Rundfunk\Power\Rule\FuseUnfit;
+use Rundfunk\Power\Rule\RailMissing;
+use Rundfunk\Power\Rule\RailTwice;
+use Rundfunk\Power\Rule\RegulatorDrains;
+use Rundfunk\Power\Rule\RegulatorDropsOut;
+use Rundfunk\Power\Rule\RegulatorHot;
+use Rundfunk\Power\Rule\RegulatorOverfed;
+use Rundfunk\Power\Rule\SupplyCannotGive;
+use Rundfunk\Power\Rule\SupplyIdle;
+use Rundfunk\Power\Rule\SupplyInCircle;
+use Rundfunk\Power\Rule\SupplyMissing;
+use Rundfunk\Power\Rule\SupplyTooHigh;
+use Rundfunk\Power\Rule\SupplyTooLow;
+use Rundfunk\Power\Rule\SupplyUnfed;
+use Rundfunk\Power\Rule\SupplyUnknown;
 use Rundfunk\Power\Rule\WeakRail;
 use Rundfunk\Power\Step\SupplyStep;
 use Rundfunk\Routes\Rule\ActionUnfit;
@@ -90,7 +115,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new SupplyStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep];
+        $steps = [new SupplyStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep, new PartStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -142,7 +167,31 @@ final class Shipped
             new NoPinLeft,
             new PinsUnassigned,
             new WeakRail,
-            new AdapterMissing,
+            new SupplyTooHigh,
+            new SupplyTooLow,
+            new SupplyMissing,
+            new RegulatorOverfed,
+            new RegulatorDropsOut,
+            new RegulatorHot,
+            new SupplyCannotGive,
+            new SupplyInCircle,
+            new SupplyUnfed,
+            new RailMissing,
+            new RailTwice,
+            new BoardInputUnfit,
+            new BoardFedTwice,
+            new BrownOut,
+            new CableDrops,
+            new FuseMissing,
+            new FuseUnfit,
+            new SupplyUnknown,
+            new RegulatorDrains,
+            new SupplyIdle,
+            new BoardUnfed,
+            new LevelTooHigh,
+            new LevelTooLow,
+            new RelayHolds,
+            new PullUpMissing,
             new ChannelMissing,
             new ChannelShared,
             new EndpointWithoutModule,

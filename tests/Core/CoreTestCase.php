@@ -9,6 +9,7 @@ use Rundfunk\Assign\Assigner;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FaultyOnPurpose;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Edited;
@@ -18,7 +19,6 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Shipped;
 
@@ -67,11 +67,11 @@ abstract class CoreTestCase extends TestCase
     {
         return self::sketch()
             ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')
-            ->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->module('hand-keys', 'hand', 'button-pad-4', 'Keys')
             ->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')
-            ->module('board-radio', 'board', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-            ->module('board-relays', 'board', 'relay-bank-4-low', 'Relays', SupplyFrom::Own);
+            ->module('board-radio', 'board', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->module('board-relays', 'board', 'relay-bank-4-low', 'Relays', FedFrom::Own);
     }
 
     /** @return list<Finding> */
@@ -150,12 +150,12 @@ abstract class CoreTestCase extends TestCase
         foreach (range(1, 10) as $farm) {
             $sketch
                 ->node("yard{$farm}", "Yard {$farm}", NodeKind::Controller, null, 'wifi-3v3-26io')
-                ->module("radio{$farm}", "yard{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-                ->module("relays{$farm}", "yard{$farm}", 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+                ->module("radio{$farm}", "yard{$farm}", 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+                ->module("relays{$farm}", "yard{$farm}", 'relay-bank-2-high', 'Relays', FedFrom::Own)
                 ->output("lamp{$farm}", "yard{$farm}", "Lamp {$farm}")
                 ->output("spare{$farm}", "yard{$farm}", "Spare {$farm}")
                 ->node("hand{$farm}", "Hand {$farm}", NodeKind::Handset, null, '8bit-5v-20io')
-                ->module("handradio{$farm}", "hand{$farm}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+                ->module("handradio{$farm}", "hand{$farm}", 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
                 ->module("keys{$farm}", "hand{$farm}", 'button-pad-4', 'Keys')
                 ->control("key{$farm}", "hand{$farm}", 'Key')
                 ->control("turn{$farm}", "hand{$farm}", 'Turn', ControlKind::Switch)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Format\From1;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
 use Tests\Golden\Outcomes;
@@ -31,7 +32,13 @@ final class GoldenTest extends CoreTestCase
         self::assertIsString($kept['plan']);
         self::assertIsArray($kept['outcomes']);
         $plan = (new PlanReader(self::knowledge()))->read($kept['plan']);
-        self::assertHolds(json_decode($kept['plan'], true), json_decode((new PlanWriter)->write($plan), true), 'plan');
+        $written = (new PlanWriter)->write($plan);
+        self::assertSame($written, (new PlanWriter)->write((new PlanReader(self::knowledge()))->read($written)));
+        $before = json_decode($kept['plan'], true);
+        self::assertIsArray($before);
+        // These were recorded in format 1: what feeds a module, and what stands at a modem, is something else since.
+        $before = ($before['format'] ?? null) === 1 ? From1::read($before) : $before;
+        self::assertHolds(array_diff_key($before, ['supplies' => true, 'parts' => true]), json_decode($written, true), 'plan');
         $outcomes = Outcomes::of($plan, self::knowledge());
         self::assertSame(array_keys($kept['outcomes']), array_keys($outcomes));
         foreach ($outcomes as $name => $text) {

@@ -46,6 +46,8 @@ $draw = static function (int $seed) use ($knowledge): Plan {
     return $seed % 3 === 0 ? Shipped::assigner()->assign($plan)->plan : $plan;
 };
 
+// As they were recorded, for a plan of an older format must stay one.
+$texts = [];
 $plans = [];
 if (in_array('--draw', $argv, true)) {
     $plans = ['linden-hollow' => LindenHollow::plan(Shipped::assigner()), 'faulty-on-purpose' => FaultyOnPurpose::plan(Shipped::assigner())];
@@ -55,12 +57,13 @@ if (in_array('--draw', $argv, true)) {
 } else {
     foreach (glob(__DIR__.'/*.json.gz') ?: [] as $file) {
         $kept = json_decode((string) gzdecode((string) file_get_contents($file)), true, 64, JSON_THROW_ON_ERROR);
+        $texts[basename($file, '.json.gz')] = $kept['plan'];
         $plans[basename($file, '.json.gz')] = (new PlanReader($knowledge))->read($kept['plan']);
     }
 }
 foreach ($plans as $name => $plan) {
     // The plan as a file says it, for that is what the command line reads.
-    $text = (new PlanWriter)->write($plan);
+    $text = $texts[$name] ?? (new PlanWriter)->write($plan);
     $outcomes = Outcomes::of((new PlanReader($knowledge))->read($text), $knowledge);
     file_put_contents(__DIR__."/{$name}.json.gz", gzencode(json_encode(['plan' => $text, 'outcomes' => $outcomes], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 9));
     echo "{$name}: ".count($outcomes)." outcomes\n";

@@ -17,4 +17,5 @@ enum Stage: string
     case End = 'end';
     case Channel = 'channel';
     case Pin = 'pin';
+    case Part = 'part';
 }

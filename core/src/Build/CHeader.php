@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
+use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
@@ -62,23 +63,40 @@ final readonly class CHeader
         foreach ($plan->modulesOf($node) as $module) {
             $class = $this->knowledge->catalogue->classOf($module);
             $uses = $plan->pinUsesOf($module);
+            $carried = OnTerminal::carried($plan, $module);
             $order = array_flip(array_keys($class->terminals));
             usort($uses, static fn (PinUse $a, PinUse $b): int => ($order[$a->terminal] ?? 99) <=> ($order[$b->terminal] ?? 99));
             foreach ($uses as $use) {
                 $pin = $board?->pin($use->pin);
                 if ($pin !== null) {
                     $name = $names->name('PIN_'.CNames::upper("{$module->name} {$use->terminal}"));
-                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.self::carried($plan, $module, $use->terminal));
+                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : ''));
                 }
             }
             if ($class->carries === 'relay') {
-                $name = CNames::upper($module->name);
-                $lines[] = '#define '.$names->name("{$name}_ON").($class->activeLow ? ' 0' : ' 1');
-                $lines[] = '#define '.$names->name("{$name}_OFF").($class->activeLow ? ' 1' : ' 0');
+                $lines = [...$lines, ...$this->switching($plan, $module, $class, $names)];
             }
         }
 
         return [...$lines, ''];
+    }
+
+    /** @return list<string> what switches the channels on: of the module, and of those that a transistor turns over */
+    private function switching(Plan $plan, Module $module, ModuleClass $class, UniqueNames $names): array
+    {
+        $of = static fn (string $name, bool $low): array => [
+            '#define '.$names->name("{$name}_ON").($low ? ' 0' : ' 1'),
+            '#define '.$names->name("{$name}_OFF").($low ? ' 1' : ' 0'),
+        ];
+        $lines = $of(CNames::upper($module->name), $class->activeLow);
+        foreach ($class->channels() as $terminal) {
+            $low = OnTerminal::switchesLow($plan, $module, $class, $terminal->name);
+            if ($low !== $class->activeLow) {
+                $lines = [...$lines, ...$of(CNames::upper("{$module->name} {$terminal->name}"), $low)];
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> who wins where several controls drive an output of this node */
@@ -154,22 +172,6 @@ final readonly class CHeader
         }
 
         return $lines === [] ? [] : ['/* Handed on by this node:', ...$lines, ' */', ''];
-    }
-
-    private static function carried(Plan $plan, Module $module, string $terminal): string
-    {
-        foreach ($plan->outputs() as $output) {
-            if ($output->moduleId === $module->id && $output->channel === $terminal) {
-                return ': '.$output->name;
-            }
-        }
-        foreach ($plan->controls() as $control) {
-            if ($control->moduleId === $module->id && $control->terminal === $terminal) {
-                return ': '.$control->name;
-            }
-        }
-
-        return '';
     }
 
     private static function note(string $text): string

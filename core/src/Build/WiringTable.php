@@ -8,46 +8,39 @@ use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Check\Wire;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
+use Rundfunk\Levels\WireLevels;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
 
-/** Every wire of one node, module by module, supplies first: what its builder solders by. */
-final readonly class WiringTable
+/** Every wire of one node: its supplies first, then module by module, with the parts between. What its builder solders by. */
+final class WiringTable
 {
-    /** @param  list<WiringRow>  $rows */
-    private function __construct(public array $rows)
+    /** @var list<WiringRow> */
+    public readonly array $rows;
+
+    private readonly SupplyTree $tree;
+
+    private function __construct(private readonly Plan $plan, private readonly Node $node, private readonly Catalogue $catalogue)
     {
+        $this->tree = new SupplyTree($plan, $catalogue);
+        $board = $catalogue->boardOf($node);
+        $this->rows = $board === null ? [] : [...$this->supplies($board), ...$this->modules($board)];
     }
 
     public static function of(Plan $plan, Node $node, Catalogue $catalogue): self
     {
-        $board = $catalogue->boardOf($node);
-        if ($board === null) {
-            return new self([]);
-        }
-        $rows = [];
-        foreach ($plan->modulesOf($node) as $module) {
-            $class = $catalogue->classOf($module);
-            foreach ($class->supplyTerminals as $name => $goes) {
-                $rows[] = self::supply($board, $module, $class, $name, $goes);
-            }
-            $uses = [];
-            foreach ($plan->pinUsesOf($module) as $use) {
-                $uses[$use->terminal] ??= $use->pin;
-            }
-            $carried = self::carried($plan, $node, $module);
-            foreach ($class->terminals as $terminal) {
-                if (isset($uses[$terminal->name]) || isset($carried[$terminal->name]) || $terminal->carries === null) {
-                    $rows[] = self::signal($board, $module, $class, $terminal, $uses[$terminal->name] ?? null, $carried[$terminal->name] ?? '');
-                }
-            }
-        }
-
-        return new self($rows);
+        return new self($plan, $node, $catalogue);
     }
 
     /** @return string RFC 4180, with a header line; cells that a spreadsheet would take for a formula are quoted with an apostrophe */
@@ -59,65 +52,177 @@ final readonly class WiringTable
         ]);
     }
 
-    private static function supply(Board $board, Module $module, ModuleClass $class, string $name, string $goes): WiringRow
+    /** @return list<WiringRow> what the supplies of the node hang on, and where the board gets its own */
+    private function supplies(Board $board): array
     {
-        $rail = $board->rail($module->supply);
-        $logic = Figures::significant($board->logicV).' V';
-        [$pin, $level] = match (true) {
-            $goes === 'ground' => ['GND', '0 V'],
-            $goes === 'logic' => [$board->logicV > 4.0 ? '5V' : '3V3', $logic],
-            $goes === '5V' => ['5V', '5 V'],
-            $module->supply === SupplyFrom::Adapter => ['adapter OUT', '3.3 V'],
-            $module->supply === SupplyFrom::Own => ['own supply +', Figures::significant(max($class->minV, min($class->maxV, 5.0))).' V'],
-            $rail !== null => [$rail->name, Figures::significant($rail->volts).' V'],
-            default => ['?', ''],
-        };
+        $rows = [];
+        foreach ($this->plan->suppliesOf($this->node) as $supply) {
+            $class = $this->tree->classOf($supply);
+            if ($class->isBoardPin()) {
+                continue;
+            }
+            $parent = $this->tree->parent($supply);
+            if ($class->sort->isFed()) {
+                $rows[] = new WiringRow($supply->name, 'in +', $parent === null ? '?' : $this->at($parent), '', $parent === null ? '' : $this->tree->volts($parent)?->words() ?? '', $parent === null ? 'Nothing feeds it yet.' : $class->advice);
+                $rows[] = new WiringRow($supply->name, 'in −', 'GND', '', '0 V', '');
+            }
+            if ($supply->feedsAt !== null) {
+                $input = $board->input($supply->feedsAt);
+                $fuse = $supply->fuseA === null ? '' : 'Behind a fuse of '.Figures::significant($supply->fuseA).' A. ';
+                $rows[] = new WiringRow($supply->name, '+', $input->name ?? '?', $this->node->name, $this->tree->volts($supply)?->words() ?? '', $fuse.$class->advice);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<WiringRow> */
+    private function modules(Board $board): array
+    {
+        $rows = [];
+        foreach ($this->plan->modulesOf($this->node) as $module) {
+            $class = $this->catalogue->classOf($module);
+            foreach ($class->supplyTerminals as $name => $goes) {
+                $rows[] = $goes === 'ground' ? $this->ground($module, $name) : $this->feed($board, $module, $class, $name);
+                $rows = [...$rows, ...$this->parts($module, $name, null)];
+            }
+            $uses = [];
+            foreach ($this->plan->pinUsesOf($module) as $use) {
+                $uses[$use->terminal] ??= $use;
+            }
+            $carried = OnTerminal::carried($this->plan, $module);
+            foreach ($class->terminals as $terminal) {
+                $things = $carried[$terminal->name] ?? [];
+                if (isset($uses[$terminal->name]) || $things !== [] || $terminal->carries === null) {
+                    $rows = [...$rows, ...$this->signal($board, $module, $class, $terminal, $uses[$terminal->name] ?? null, $things)];
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /** Where a wire from a supply begins. */
+    private function at(Supply $supply): string
+    {
+        return $this->tree->rail($supply)->name ?? "{$supply->name} +";
+    }
+
+    private function feed(Board $board, Module $module, ModuleClass $class, string $name): WiringRow
+    {
+        $supply = $this->tree->feeding($module);
         $note = match (true) {
-            $goes === 'ground' && $module->supply === SupplyFrom::Own => 'Join the grounds of both supplies.',
-            $goes === 'ground' => '',
-            $pin === '?' => 'No supply chosen yet.',
-            $board->logicV > 4.0 && $class->maxV < 4.0 => "Its inputs stand 5 V only while this is 2.7 to 3.3 V; 5 V here kills it. {$class->advice}",
+            $supply === null => 'No supply chosen yet.',
+            $board->logicV > 4.0 && $class->maxV < 4.0 && $class->levels !== null => "Its inputs stand 5 V only while this is 2.7 to 3.3 V; 5 V here kills it. {$class->advice}",
             default => $class->advice,
         };
 
-        return new WiringRow($module->name, $name, $pin, '', $level, $note);
+        return new WiringRow($module->name, $name, $supply === null ? '?' : $this->at($supply), '', $supply === null ? '' : $this->tree->volts($supply)?->words() ?? 'not said', $note);
     }
 
-    private static function signal(Board $board, Module $module, ModuleClass $class, Terminal $terminal, ?string $pin, string $carried): WiringRow
+    private function ground(Module $module, string $name): WiringRow
     {
-        $logic = Figures::significant($board->logicV).' V';
-        $level = match (true) {
-            $pin === null => '',
-            $terminal->needs === 'analogue' => "0–{$logic}",
-            $terminal->carries === 'output' => $class->activeLow ? 'low = on' : 'high = on',
-            $terminal->carries === 'control' => 'low = pressed',
-            default => "{$logic} logic",
-        };
+        $supply = $this->tree->feeding($module);
+        $shared = $supply === null || $this->tree->classOf($supply)->isBoardPin() || $this->hangsOnTheBoards($supply);
+
+        return new WiringRow($module->name, $name, 'GND', '', '0 V', $shared ? '' : 'Join the grounds of both supplies.');
+    }
+
+    /** It lives on what feeds the board, or on one of the board's pins. */
+    private function hangsOnTheBoards(Supply $supply): bool
+    {
+        $feeder = $this->tree->feeder($this->node);
+        foreach ([$supply, ...$this->tree->above($supply)] as $one) {
+            if ($one->id === $feeder?->id || $this->tree->classOf($one)->isBoardPin()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<Control|Output>  $things  on the terminal
+     * @return list<WiringRow>
+     */
+    private function signal(Board $board, Module $module, ModuleClass $class, Terminal $terminal, ?PinUse $use, array $things): array
+    {
+        $pin = $use === null ? null : $board->pin($use->pin);
+        $levels = $use === null ? null : WireLevels::of(new Wire($this->node, $board, $module, $terminal, $use, $pin), $class, $this->tree->voltsOf($module)?->nominalV, $this->plan->partsOf($module));
         $note = $terminal->doc;
-        $boardPin = $pin === null ? null : $board->pin($pin);
-        if ($boardPin !== null && $boardPin->note !== '' && ! $terminal->onBus()) {
-            $note .= ' '.$boardPin->note;
+        if ($pin !== null && $pin->note !== '' && ! $terminal->onBus()) {
+            $note .= ' '.$pin->note;
         }
-        $open = $terminal->optional ? 'leave open' : '?';
+        $rows = [new WiringRow($module->name, $terminal->name, $use->pin ?? ($terminal->optional ? 'leave open' : '?'), OnTerminal::names($things), $use === null ? '' : $this->level($board, $module, $class, $terminal, $levels), $note)];
+        $rows = [...$rows, ...$this->parts($module, $terminal->name, $levels)];
+        foreach ($class->carries === 'relay' ? $things : [] as $output) {
+            if ($output instanceof Output) {
+                $rows = [...$rows, ...self::contacts($module, $terminal, $output)];
+            }
+        }
 
-        return new WiringRow($module->name, $terminal->name, $pin ?? $open, $carried, $level, $note);
+        return $rows;
     }
 
-    /** @return array<string, string> terminal → what is on it */
-    private static function carried(Plan $plan, Node $node, Module $module): array
+    private function level(Board $board, Module $module, ModuleClass $class, Terminal $terminal, ?WireLevels $levels): string
     {
-        $carried = [];
-        foreach ($plan->controlsOf($node) as $control) {
-            if ($control->moduleId === $module->id && $control->terminal !== null) {
-                $carried[$control->terminal] = $control->name;
-            }
-        }
-        foreach ($plan->outputsOf($node) as $output) {
-            if ($output->moduleId === $module->id && $output->channel !== null) {
-                $carried[$output->channel] = $output->name;
+        $high = $levels?->arrivesV() ?? ($levels?->isShifted() === true ? ($levels->driven ? $levels->supplyV : $board->logicV) : null) ?? $board->logicV;
+        $volts = Figures::significant($high).' V';
+
+        return match (true) {
+            $terminal->carries === 'output' => OnTerminal::switchesLow($this->plan, $module, $class, $terminal->name) ? 'low = on' : 'high = on',
+            $terminal->contact => 'low = pressed',
+            $terminal->needs === 'analogue' => "0–{$volts}",
+            $terminal->open => 'low, or let go',
+            $class->carries === 'reading' => "{$volts} data",
+            default => "{$volts} logic",
+        };
+    }
+
+    /** @return list<WiringRow> a line for each part at a terminal, with what it makes of the level */
+    private function parts(Module $module, string $terminal, ?WireLevels $levels): array
+    {
+        $rows = [];
+        foreach ($this->plan->partsOf($module) as $part) {
+            if ($part->terminal === $terminal) {
+                $arrives = $part->share() === null || $levels?->arrivesV() === null ? '' : Figures::significant($levels->arrivesV()).' V';
+                $rows[] = new WiringRow($module->name, $terminal, PartWords::of($part), '', $arrives, self::how($part, $levels));
             }
         }
 
-        return $carried;
+        return $rows;
+    }
+
+    private static function how(Part $part, ?WireLevels $levels): string
+    {
+        $hears = $levels?->driven === true ? 'the module' : 'the board';
+
+        return match ($part->kind) {
+            PartKind::Divider => 'The first in the wire, the second from behind it to ground, close to '.$hears.'.',
+            PartKind::Shifter => 'One channel between; its two supply pins to the two voltages, grounds joined.',
+            PartKind::PullUp => 'From the wire to the supply of '.($levels === null ? 'the board.' : 'the module.'),
+            PartKind::PullDown => 'From the wire to ground.',
+            PartKind::SeriesResistor => 'In the wire.',
+            PartKind::Driver => 'Emitter to ground, collector to the terminal, base by its resistor to the pin: it turns the signal over. 10 kΩ from base to ground.',
+            PartKind::Capacitor => 'Across supply and ground, right at the module. Mind which end is plus.',
+            PartKind::FlybackDiode => 'Across the coil, the ring towards plus.',
+        };
+    }
+
+    /**
+     * The contacts of a relay: on the sheet, for that is where the load is wired.
+     *
+     * @return list<WiringRow>
+     */
+    private static function contacts(Module $module, Terminal $terminal, Output $output): array
+    {
+        $number = (string) preg_replace('/\D/', '', $terminal->name);
+        $load = $output->load === '' ? $output->name : "{$output->name}: {$output->load}";
+
+        return [
+            new WiringRow($module->name, "COM{$number}", 'plus, or the line', $output->name, '', 'The common contact: what comes from the supply of the load, behind its fuse.'),
+            new WiringRow($module->name, "NO{$number}", 'the load', $output->name, '', "Normally open, on while the relay is: {$load}."),
+            new WiringRow($module->name, "NC{$number}", 'leave open', '', '', 'Normally closed: on while the relay is not, and without power.'),
+        ];
     }
 }

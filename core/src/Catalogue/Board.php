@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Catalogue;
 
 use LogicException;
-use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Shape\Values;
 
 /** A class of controller board. */
@@ -15,6 +15,7 @@ final readonly class Board
      * @param  array<string, BoardPin>  $pins  by name, in the order they are marked
      * @param  list<Rail>  $rails
      * @param  list<string>  $media  media for which it needs no module
+     * @param  list<BoardInput>  $inputs  where it can be fed
      */
     public function __construct(
         public string $key,
@@ -26,7 +27,10 @@ final readonly class Board
         public array $rails,
         public array $pins,
         public string $basis,
-        public array $media = [],
+        public array $media,
+        public OwnCurrent $own,
+        public array $inputs,
+        public BoardLevels $levels,
     ) {
     }
 
@@ -49,6 +53,9 @@ final readonly class Board
             $pins,
             $values->text('basis'),
             $values->texts('media'),
+            OwnCurrent::from($values->within('own') ?? throw new LogicException('A board that takes no current.')),
+            array_map(BoardInput::from(...), $values->each('inputs')),
+            BoardLevels::from($values->within('levels') ?? throw new LogicException('A board without levels.')),
         );
     }
 
@@ -63,12 +70,23 @@ final readonly class Board
         return $this->pins[$name] ?? null;
     }
 
-    /** The rail that a module fed so hangs on, if it is one of this board's. */
-    public function rail(?SupplyFrom $supply): ?Rail
+    /** @param  string  $class  of a supply: "board-5v" */
+    public function rail(string $class): ?Rail
     {
         foreach ($this->rails as $rail) {
-            if ($rail->supply === $supply) {
+            if ($rail->supply === $class) {
                 return $rail;
+            }
+        }
+
+        return null;
+    }
+
+    public function input(?FeedsAt $at): ?BoardInput
+    {
+        foreach ($this->inputs as $input) {
+            if ($input->at === $at) {
+                return $input;
             }
         }
 

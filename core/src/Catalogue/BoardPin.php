@@ -13,6 +13,7 @@ final readonly class BoardPin
      * @param  Level|null  $strap  the level it must have at power-up for the board to start
      * @param  string|null  $outputWhile  the bus whose use forbids this pin to be an input
      * @param  int  $number  as programs name it
+     * @param  bool  $hasPullUp  the chip can hold it high by itself
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class BoardPin
         public string $note = '',
         public ?string $outputWhile = null,
         public int $number = 0,
+        public bool $hasPullUp = true,
     ) {
     }
 
@@ -39,6 +41,7 @@ final readonly class BoardPin
             $values->textOrNull('note') ?? '',
             $values->textOrNull('outputWhile'),
             $values->wholeOrNull('number') ?? (int) preg_replace('/\D/', '', $values->text('name')),
+            ! $values->has('noPullUp'),
         );
     }
 

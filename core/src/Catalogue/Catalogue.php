@@ -8,6 +8,7 @@ use Generator;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Shape\Values;
 
 /** The hardware and the rules of the air that ship with the program, read from data files. */
@@ -16,9 +17,10 @@ final readonly class Catalogue
     /**
      * @param  array<string, Board>  $boards
      * @param  array<string, ModuleClass>  $modules
+     * @param  array<string, SupplyClass>  $supplies
      * @param  array<string, Region>  $regions
      */
-    private function __construct(public array $boards, public array $modules, public array $regions)
+    private function __construct(public array $boards, public array $modules, public array $supplies, public array $regions)
     {
     }
 
@@ -34,13 +36,18 @@ final readonly class Catalogue
             $module = ModuleClass::from($values);
             $modules[$module->key] = $module;
         }
+        $supplies = [];
+        foreach (self::files($folder.'/supplies') as $values) {
+            $supply = SupplyClass::from($values);
+            $supplies[$supply->key] = $supply;
+        }
         $regions = [];
         foreach (self::files($folder.'/regions') as $values) {
             $region = Region::from($values);
             $regions[$region->key] = $region;
         }
 
-        return new self($boards, $modules, $regions);
+        return new self($boards, $modules, $supplies, $regions);
     }
 
     public function hasBoard(string $key): bool
@@ -51,6 +58,11 @@ final readonly class Catalogue
     public function hasModule(string $key): bool
     {
         return isset($this->modules[$key]);
+    }
+
+    public function hasSupply(string $key): bool
+    {
+        return isset($this->supplies[$key]);
     }
 
     public function hasRegion(string $key): bool
@@ -66,6 +78,11 @@ final readonly class Catalogue
     public function classOf(Module $module): ModuleClass
     {
         return $this->modules[$module->class] ?? throw NotInCatalogue::module($module->class);
+    }
+
+    public function supplyClassOf(Supply $supply): SupplyClass
+    {
+        return $this->supplies[$supply->class] ?? throw NotInCatalogue::supply($supply->class);
     }
 
     public function regionOf(Plan $plan): Region

@@ -16,12 +16,12 @@ final readonly class ModuleClass
 {
     /**
      * @param  array<string, Terminal>  $terminals  by name
-     * @param  array<string, string>  $supplyTerminals  name → "supply", "ground", "logic" or "5V"
+     * @param  array<string, string>  $supplyTerminals  name → "supply" or "ground"
      * @param  string|null  $medium  the medium it is a radio or transceiver for
      * @param  Role|null  $role  what it can do on that medium; null when both
      * @param  array<string, bool|float|int|string|null>  $figures  what its medium wants to know of it besides
      * @param  string|null  $carries  the kind of control or output on its channels
-     * @param  float|null  $givesMa  what it can supply to other modules, milliamperes
+     * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
         public string $key,
@@ -33,7 +33,6 @@ final readonly class ModuleClass
         public float $typicalMa,
         public float $peakMa,
         public ?float $maxPowerDbm,
-        public ?float $givesMa,
         public bool $activeLow,
         public ?string $carries,
         public float $switchTypicalMs,
@@ -44,6 +43,7 @@ final readonly class ModuleClass
         public string $basis,
         public ?Role $role = null,
         public array $figures = [],
+        public ?ModuleLevels $levels = null,
     ) {
     }
 
@@ -59,6 +59,7 @@ final readonly class ModuleClass
         }
         $supply = $values->within('supply') ?? throw new LogicException('A module without supply figures.');
         $timing = $values->within('timing');
+        $levels = $values->within('levels');
 
         return new self(
             $values->text('key'),
@@ -70,7 +71,6 @@ final readonly class ModuleClass
             $supply->number('typicalMa'),
             $supply->number('peakMa'),
             $values->within('radio')?->number('maxPowerDbm'),
-            $values->within('gives')?->number('limitMa'),
             $values->has('activeLow') && $values->flag('activeLow'),
             $values->textOrNull('carries'),
             $timing?->number('typicalMs') ?? 0.0,
@@ -81,12 +81,33 @@ final readonly class ModuleClass
             $values->text('basis'),
             $values->choiceOrNull('role', Role::class),
             $values->settings('figures'),
+            $levels === null ? null : ModuleLevels::from($levels),
         );
     }
 
     public function terminal(string $name): ?Terminal
     {
         return $this->terminals[$name] ?? null;
+    }
+
+    /** It takes current from a supply, rather than from the pins it is on. */
+    public function isFed(): bool
+    {
+        return in_array('supply', $this->supplyTerminals, true);
+    }
+
+    /** The terminal by which it is fed. */
+    public function feedTerminal(): ?string
+    {
+        $name = array_search('supply', $this->supplyTerminals, true);
+
+        return $name === false ? null : $name;
+    }
+
+    /** It sends in bursts too short for any mean to show. */
+    public function bursts(): bool
+    {
+        return isset($this->figures['burstA']);
     }
 
     /** @return list<Terminal> those that carry controls or outputs */

@@ -11,7 +11,6 @@ enum ModuleGroup: string
     case Modem = 'modem';
     case Network = 'network';
     case Sensor = 'sensor';
-    case Supply = 'supply';
     case Output = 'output';
     case Control = 'control';
 }

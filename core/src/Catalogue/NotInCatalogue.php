@@ -18,6 +18,11 @@ final class NotInCatalogue extends RuntimeException
         return new self("The catalogue has no module \"{$key}\".");
     }
 
+    public static function supply(string $key): self
+    {
+        return new self("The catalogue has no supply \"{$key}\".");
+    }
+
     public static function region(string $key): self
     {
         return new self("The catalogue has no region \"{$key}\".");

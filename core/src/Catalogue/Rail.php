@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
-use Rundfunk\Plan\SupplyFrom;
 use Rundfunk\Shape\Values;
 
-/** A supply pin of a board, and what may be drawn from it. */
+/** A supply pin of a board, what may be drawn from it, and the class of supply that it is. */
 final readonly class Rail
 {
-    public function __construct(public string $name, public float $volts, public float $limitMa, public SupplyFrom $supply)
+    public function __construct(public string $name, public float $volts, public float $limitMa, public string $supply)
     {
     }
 
@@ -20,7 +19,7 @@ final readonly class Rail
             $values->text('name'),
             $values->number('volts'),
             $values->number('limitMa'),
-            $values->choice('supply', SupplyFrom::class),
+            $values->text('supply'),
         );
     }
 }

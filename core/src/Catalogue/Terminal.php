@@ -13,6 +13,9 @@ final readonly class Terminal
      * @param  string  $needs  what the pin must be able to do: "digital-out", "analogue", "spi.sck"
      * @param  string|null  $carries  "control" or "output": such a terminal needs a pin only when one is on it
      * @param  bool  $shared  several controls may be on it, as the readings of one sensor
+     * @param  bool  $open  it is pulled low or let go, never driven high
+     * @param  bool  $contact  a bare contact to ground, which nothing holds high but a pull-up
+     * @param  int|null  $pullUpOhm  the resistor that it wants to its supply
      */
     public function __construct(
         public string $name,
@@ -22,6 +25,9 @@ final readonly class Terminal
         public ?Pull $pulls,
         public string $doc,
         public bool $shared = false,
+        public bool $open = false,
+        public ?int $pullUpOhm = null,
+        public bool $contact = false,
     ) {
     }
 
@@ -35,7 +41,16 @@ final readonly class Terminal
             $values->choiceOrNull('pulls', Pull::class),
             $values->text('doc'),
             $values->has('shared'),
+            $values->has('open'),
+            $values->wholeOrNull('pullUpOhm'),
+            $values->has('contact'),
         );
+    }
+
+    /** Whether the board says something by it, rather than hears. */
+    public function isDriven(): bool
+    {
+        return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx'], true);
     }
 
     public function onBus(): bool

@@ -9,10 +9,12 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\Thing;
 
 /** Asks each rule about each of its subjects, and keeps what was found before about all others. */
@@ -35,6 +37,8 @@ final class Judging
         }
         $look = $this->look;
         $this->ask(NodeRule::class, Node::class, $subjects->of(Node::class), static fn (NodeRule $rule, Node $node): iterable => $rule->check($node, $look));
+        $this->ask(SupplyRule::class, Supply::class, $subjects->of(Supply::class), static fn (SupplyRule $rule, Supply $supply): iterable => $rule->check($supply, $look));
+        $this->ask(ModuleRule::class, Module::class, $subjects->of(Module::class), static fn (ModuleRule $rule, Module $module): iterable => $rule->check($module, $look));
         $this->ask(ControlRule::class, Control::class, $subjects->of(Control::class), static fn (ControlRule $rule, Control $control): iterable => $rule->check($control, $look));
         $this->ask(OutputRule::class, Output::class, $subjects->of(Output::class), static fn (OutputRule $rule, Output $output): iterable => $rule->check($output, $look));
         $this->ask(RouteRule::class, Route::class, $subjects->of(Route::class), static fn (RouteRule $rule, Route $route): iterable => $rule->check($route, $look));

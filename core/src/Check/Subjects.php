@@ -9,18 +9,20 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\Thing;
 
 /** The things about which rules are to be asked. */
 final readonly class Subjects
 {
     /** The kinds of thing that rules judge. */
-    private const CLASSES = [Node::class, Control::class, Output::class, PinUse::class, Link::class, Endpoint::class, Hop::class, Route::class];
+    private const CLASSES = [Node::class, Supply::class, Module::class, Control::class, Output::class, PinUse::class, Link::class, Endpoint::class, Hop::class, Route::class];
 
     /**
      * @param  array<class-string<Thing>, list<Thing>>  $things

@@ -10,13 +10,13 @@ use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Demo\Faulty\MasterFaults;
+use Rundfunk\Demo\Faulty\PowerFaults;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** A plan with one example of every finding, for learning and for tests. Made up from end to end. */
 final readonly class FaultyOnPurpose
@@ -34,6 +34,7 @@ final readonly class FaultyOnPurpose
         CellularFaults::add($sketch);
         IpFaults::add($sketch);
         MasterFaults::add($sketch);
+        PowerFaults::add($sketch);
 
         return $sketch->plan();
     }
@@ -47,10 +48,10 @@ final readonly class FaultyOnPurpose
             ->node('bare', 'Bare idea', NodeKind::Controller, null, null)
             // pin-used-twice, pin-incapable, console-pin-taken, select-pin-as-input
             ->node('porch-node', 'Porch', NodeKind::Controller, 'porch', '8bit-5v-20io')
-            ->module('porch-radio', 'porch-node', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->module('porch-radio', 'porch-node', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->wire('porch-radio', 'SCK', 'D13')->wire('porch-radio', 'MOSI', 'D11')->wire('porch-radio', 'MISO', 'D12')
             ->wire('porch-radio', 'CE', 'D7')->wire('porch-radio', 'CSN', 'D7')
-            ->module('porch-relays', 'porch-node', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            ->module('porch-relays', 'porch-node', 'relay-bank-2-low', 'Relays', FedFrom::Own)
             ->wire('porch-relays', 'IN1', 'D1')
             ->module('porch-stick', 'porch-node', 'joystick', 'Stick')
             ->wire('porch-stick', 'X', 'D4')
@@ -60,14 +61,14 @@ final readonly class FaultyOnPurpose
             ->wireAgain('porch-keys', 'K1', 'A3')
             // strap-pin-pulled, bus-pins-missing
             ->node('barn-node', 'Barn', NodeKind::Controller, 'barn', 'wifi-3v3-11io')
-            ->module('barn-radio', 'barn-node', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-            ->module('barn-relays', 'barn-node', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('barn-radio', 'barn-node', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->module('barn-relays', 'barn-node', 'relay-bank-2-high', 'Relays', FedFrom::Own)
             ->wire('barn-relays', 'IN1', 'IO0')
             ->wire('barn-relays', 'IN2', 'IO14', true)
             // no-pin-left
             ->node('crowded', 'Crowded', NodeKind::Controller, 'barn', 'wifi-3v3-11io')
-            ->module('crowded-relays', 'crowded', 'relay-bank-8-high', 'Bank one', SupplyFrom::Own)
-            ->module('crowded-more', 'crowded', 'relay-bank-4-high', 'Bank two', SupplyFrom::Own);
+            ->module('crowded-relays', 'crowded', 'relay-bank-8-high', 'Bank one', FedFrom::Own)
+            ->module('crowded-more', 'crowded', 'relay-bank-4-high', 'Bank two', FedFrom::Own);
         foreach (range(1, 8) as $channel) {
             $sketch->output("crowd-{$channel}", 'crowded', "Lamp {$channel}", OutputKind::Relay, 'crowded-relays', "IN{$channel}");
         }
@@ -79,11 +80,11 @@ final readonly class FaultyOnPurpose
     private static function supplies(Sketch $sketch): void
     {
         $sketch
-            // weak-rail, adapter-missing, packet-power-over-limit
+            // weak-rail, supply-missing, packet-power-over-limit
             ->node('pond-node', 'Pond', NodeKind::Controller, 'pond', '8bit-5v-20io')
-            ->module('pond-radio', 'pond-node', 'packet-radio-amplified', 'Loud radio', SupplyFrom::Board3V3)
+            ->module('pond-radio', 'pond-node', 'packet-radio-amplified', 'Loud radio', FedFrom::Board3V3)
             ->node('pocket', 'Pocket', NodeKind::Handset, null, '32bit-3v3-26io')
-            ->module('pocket-radio', 'pocket', 'packet-radio-amplified', 'Radio', SupplyFrom::Adapter)
+            ->module('pocket-radio', 'pocket', 'packet-radio-amplified', 'Radio')
             ->module('pocket-keys', 'pocket', 'button-pad-4', 'Keys');
     }
 
@@ -117,14 +118,14 @@ final readonly class FaultyOnPurpose
             // one pipe for each of seven senders: there are six
             ->link('crowd-link', 'Seven senders', 'packet-radio', ['channel' => 80, 'senderId' => false])
             ->node('hub', 'Hub', NodeKind::Controller, 'barn', '8bit-5v-70io')
-            ->module('hub-radio', 'hub', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
-            ->module('hub-relays', 'hub', 'relay-bank-1-low', 'Relay', SupplyFrom::Board5V)
+            ->module('hub-radio', 'hub', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->module('hub-relays', 'hub', 'relay-bank-1-low', 'Relay', FedFrom::Board5V)
             ->output('hub-lamp', 'hub', 'Lamp', OutputKind::Relay, 'hub-relays', 'IN1')
             ->join('crowd-link', 'hub', Role::Receives, 'hub-radio');
         foreach (range(1, 7) as $number) {
             $sketch
                 ->node("sender-{$number}", "Sender {$number}", NodeKind::Handset, 'pond', '32bit-3v3-26io')
-                ->module("sender-{$number}-radio", "sender-{$number}", 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+                ->module("sender-{$number}-radio", "sender-{$number}", 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
                 ->module("sender-{$number}-key", "sender-{$number}", 'button-pad-1', 'Key')
                 ->control("sender-{$number}-k", "sender-{$number}", 'Key', ControlKind::Button, "sender-{$number}-key", 'K1')
                 ->join('crowd-link', "sender-{$number}", Role::Sends, "sender-{$number}-radio", ['retryDelayUs' => 500 + 250 * $number])

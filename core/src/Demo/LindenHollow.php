@@ -7,11 +7,11 @@ namespace Rundfunk\Demo;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** The demo: an invented smallholding, as far as its links are built. Every name and number in it is made up. */
 final readonly class LindenHollow
@@ -39,25 +39,33 @@ final readonly class LindenHollow
             ->place('shed', 'Potting shed')
             ->place('yard', 'Hen yard')
             ->node('a', 'Pocket A', NodeKind::Handset, 'carried', '8bit-5v-20io')
+            ->supply('a-cell', 'a', 'li-ion-cell', 'Cell')
+            ->supply('a-boost', 'a', 'boost-5v', 'Boost', 'a-cell', FeedsAt::FiveVolt)
             ->module('a-radio', 'a', 'packet-radio-plain', 'Radio')
             ->module('a-keys', 'a', 'button-pad-4', 'Keys')
             ->module('a-lamp', 'a', 'indicator-lamp', 'Sent lamp')
             ->node('b', 'Pocket B', NodeKind::Handset, 'carried', '32bit-3v3-26io')
+            ->supply('b-cells', 'b', 'alkaline-3', 'Cells', null, FeedsAt::FiveVolt)
             ->module('b-radio', 'b', 'packet-radio-plain', 'Radio')
             ->module('b-keys', 'b', 'button-pad-4', 'Keys')
             ->node('bench-node', 'Bench', NodeKind::Controller, 'bench', '8bit-5v-20io')
+            ->supply('bench-plug', 'bench-node', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+            ->supply('bench-coils', 'bench-node', 'plug-5v-1a', 'Coil supply')
             ->module('bench-radio', 'bench-node', 'packet-radio-plain', 'Radio')
-            ->module('bench-relays', 'bench-node', 'relay-bank-4-low', 'Relays', SupplyFrom::Own)
+            ->module('bench-relays', 'bench-node', 'relay-bank-4-low', 'Relays', 'bench-coils')
             ->module('bench-keys', 'bench-node', 'button-pad-2', 'Wall keys')
             ->node('shed-node', 'Shed', NodeKind::Gateway, 'shed', 'computer-40pin')
+            ->supply('shed-plug', 'shed-node', 'plug-5v-3a', 'Plug', null, FeedsAt::Usb)
+            ->supply('shed-coils', 'shed-node', 'plug-5v-1a', 'Coil supply')
             ->module('shed-near', 'shed-node', 'packet-radio-plain', 'Radio near')
-            ->module('shed-far', 'shed-node', 'packet-radio-amplified', 'Radio far', SupplyFrom::Adapter)
-            ->module('shed-adapter', 'shed-node', 'regulator-adapter', 'Adapter', SupplyFrom::Board5V)
-            ->module('shed-relays', 'shed-node', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('shed-far', 'shed-node', 'packet-radio-amplified', 'Radio far', FedFrom::Adapter)
+            ->module('shed-relays', 'shed-node', 'relay-bank-2-high', 'Relays', 'shed-coils')
             ->module('shed-keys', 'shed-node', 'button-pad-2', 'Door keys')
             ->node('hens', 'Hen house', NodeKind::Controller, 'yard', 'wifi-3v3-11io')
+            ->supply('hens-plug', 'hens', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+            ->supply('hens-coils', 'hens', 'plug-5v-1a', 'Coil supply')
             ->module('hens-radio', 'hens', 'packet-radio-plain', 'Radio')
-            ->module('hens-relays', 'hens', 'relay-bank-2-high', 'Relays', SupplyFrom::Own);
+            ->module('hens-relays', 'hens', 'relay-bank-2-high', 'Relays', 'hens-coils');
     }
 
     private static function links(Sketch $sketch): void
@@ -119,9 +127,11 @@ final readonly class LindenHollow
         $sketch
             ->place('glass', 'Greenhouse')
             ->node('glass-node', 'Greenhouse', NodeKind::Controller, 'glass', 'wifi-3v3-26io')
+            ->supply('glass-plug', 'glass-node', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+            ->supply('glass-coils', 'glass-node', 'plug-5v-1a', 'Coil supply')
             ->module('glass-radio', 'glass-node', 'packet-radio-plain', 'Radio')
             ->module('glass-ir', 'glass-node', 'infrared-both', 'Infrared')
-            ->module('glass-relays', 'glass-node', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('glass-relays', 'glass-node', 'relay-bank-2-high', 'Relays', 'glass-coils')
             ->module('glass-keys', 'glass-node', 'button-pad-4', 'Wall keys')
             ->node('heater', 'Air heater', NodeKind::Fixture, 'glass', null)
             ->node('heater-remote', 'Heater remote', NodeKind::Remote, 'glass', null)
@@ -180,12 +190,15 @@ final readonly class LindenHollow
         $sketch
             ->place('lane', 'Lane')
             ->node('post', 'Gate post', NodeKind::Controller, 'lane', '32bit-3v3-26io')
-            ->module('post-modem', 'post', 'modem-lte-eu', 'Modem', SupplyFrom::Own)
-            ->module('post-relays', 'post', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->supply('post-battery', 'post', 'lead-12v', 'Battery', more: ['fuseA' => 1.0])
+            ->supply('post-5v', 'post', 'buck', '5 V for the board', 'post-battery', FeedsAt::FiveVolt)
+            ->supply('post-modem-supply', 'post', 'buck', '3.9 V for the modem', 'post-battery', more: ['volts' => 3.9])
+            ->module('post-modem', 'post', 'modem-lte-eu', 'Modem', 'post-modem-supply')
+            ->module('post-relays', 'post', 'relay-bank-2-high', 'Relays', 'post-5v')
             ->module('post-frost', 'post', 'sensor-temperature', 'Frost sensor')
             ->node('rowan', 'Rowan\'s phone', NodeKind::Phone, 'carried', null)
             ->link('mobile', 'Mobile', 'cellular', ['country' => 'GB'])
-            ->join('mobile', 'post', Role::Both, 'post-modem', ['baud' => 38400, 'level' => 'direct', 'reportTo' => 'https://station.example/gate', 'accessPoint' => 'internet.example', 'reportMin' => 30])
+            ->join('mobile', 'post', Role::Both, 'post-modem', ['baud' => 38400, 'reportTo' => 'https://station.example/gate', 'accessPoint' => 'internet.example', 'reportMin' => 30])
             // Numbers of a range that is kept for fiction.
             ->join('mobile', 'rowan', Role::Both, null, ['listed' => true])->address('mobile', 'rowan', 0, '+442079460321', true)
             ->output('gate', 'post', 'Gate', load: 'gate drive with guards and limit switches', more: ['hazards' => ['motion', 'access']])
@@ -230,13 +243,15 @@ final readonly class LindenHollow
         $sketch
             ->place('sand', 'Sand pit')
             ->node('box', 'Stick box', NodeKind::Handset, 'sand', '8bit-5v-20io')
-            ->module('box-ir', 'box', 'infrared-emitter', 'Emitter', SupplyFrom::Board5V)
+            ->supply('box-cell', 'box', 'li-ion-cell', 'Cell')
+            ->supply('box-boost', 'box', 'boost-5v', 'Boost', 'box-cell', FeedsAt::FiveVolt)
+            ->module('box-ir', 'box', 'infrared-emitter', 'Emitter', FedFrom::Board5V)
             ->node('diggers', 'Toy diggers', NodeKind::Fixture, 'sand', null)
             ->link('sand-ir', 'Sand pit', 'infrared', ['sunlit' => true])
             ->join('sand-ir', 'box', Role::Sends, 'box-ir', ['distanceM' => 5])
             ->join('sand-ir', 'diggers', Role::Receives);
         foreach ([1, 2] as $channel) {
-            $sketch->module("box-stick-{$channel}", 'box', 'joystick', "Stick {$channel}", SupplyFrom::Board5V);
+            $sketch->module("box-stick-{$channel}", 'box', 'joystick', "Stick {$channel}", FedFrom::Board5V);
             foreach (['Drive' => 'Y', 'Turn' => 'X'] as $function => $axis) {
                 $key = strtolower($function).$channel;
                 $sketch

@@ -9,15 +9,20 @@ use Rundfunk\DerivedId;
 use Rundfunk\Format\ThingReader;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\Sleep;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Problems;
+use Rundfunk\Shape\Values;
 
 /** Puts a plan together by short names. For the plans that ship with the program, and for tests. */
 final class Sketch
@@ -48,9 +53,91 @@ final class Sketch
         return $this->put(ThingKind::Node, $key, ['name' => $name, 'kind' => $kind->value, 'placeId' => $place === null ? null : $this->id($place), 'board' => $board]);
     }
 
-    public function module(string $key, string $node, string $class, string $name, ?SupplyFrom $supply = null): self
+    /** Its board sleeps between readings. */
+    public function sleeping(string $node): self
     {
-        return $this->put(ThingKind::Module, $key, ['nodeId' => $this->id($node), 'class' => $class, 'name' => $name, 'supply' => $supply?->value]);
+        $thing = $this->draft->find(ThingKind::Node, $this->id($node));
+        $this->draft->put(Node::from(new Values([...($thing?->values() ?? []), 'sleep' => Sleep::Between->value])));
+
+        return $this;
+    }
+
+    /** Another supply than was said at first: as two that live on each other. */
+    public function refeed(string $supply, string $parent): self
+    {
+        $thing = $this->draft->find(ThingKind::Supply, $this->id($supply));
+        $this->draft->put(Supply::from(new Values([...($thing?->values() ?? []), 'parentId' => $this->id($parent)])));
+
+        return $this;
+    }
+
+    /** @param  FedFrom|string|null  $supply  a string is the key of a supply */
+    public function module(string $key, string $node, string $class, string $name, FedFrom|string|null $supply = null): self
+    {
+        $supplyId = $supply === null ? null : (is_string($supply) ? $this->id($supply) : $this->fedBy($supply, $key, $node, $class, $name));
+
+        return $this->put(ThingKind::Module, $key, ['nodeId' => $this->id($node), 'class' => $class, 'name' => $name, 'supplyId' => $supplyId]);
+    }
+
+    /**
+     * @param  string|null  $parent  the key of the supply it lives on
+     * @param  array<string, mixed>  $more  further fields: volts, fuseA
+     */
+    public function supply(string $key, string $node, string $class, string $name, ?string $parent = null, ?FeedsAt $feedsAt = null, array $more = []): self
+    {
+        return $this->put(ThingKind::Supply, $key, [
+            'nodeId' => $this->id($node), 'class' => $class, 'name' => $name,
+            'parentId' => $parent === null ? null : $this->id($parent), 'feedsAt' => $feedsAt?->value, ...$more,
+        ]);
+    }
+
+    /** @return string the key of a pin of the node's board, as a supply */
+    public function pin(string $node, string $class): string
+    {
+        $key = "{$node} {$class}";
+        if ($this->draft->find(ThingKind::Supply, $this->id($key)) === null) {
+            $this->supply($key, $node, $class, $class === 'board-5v' ? '5V pin' : '3V3 pin');
+        }
+
+        return $key;
+    }
+
+    /**
+     * @param  array<string, float|int>  $values  ohms, lowerOhms, microfarads, esrOhm
+     * @param  string  $more  tells it from another of its kind at the terminal
+     */
+    public function part(string $module, string $terminal, PartKind $kind, array $values = [], string $more = ''): self
+    {
+        return $this->put(ThingKind::Part, "{$module} {$terminal} {$kind->value}{$more}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'kind' => $kind->value, ...$values]);
+    }
+
+    private function fedBy(FedFrom $from, string $module, string $node, string $class, string $name): string
+    {
+        return $this->id(match ($from) {
+            FedFrom::Board3V3 => $this->pin($node, 'board-3v3'),
+            FedFrom::Board5V => $this->pin($node, 'board-5v'),
+            FedFrom::Adapter => $this->adapter($node),
+            FedFrom::Own => $this->own($module, $node, $class, $name),
+        });
+    }
+
+    private function adapter(string $node): string
+    {
+        $key = "{$node} adapter";
+        if ($this->draft->find(ThingKind::Supply, $this->id($key)) === null) {
+            $this->supply($key, $node, 'regulator-adapter', 'Adapter', $this->pin($node, 'board-5v'));
+        }
+
+        return $key;
+    }
+
+    private function own(string $module, string $node, string $class, string $name): string
+    {
+        $wants = $this->assigner->knowledge->catalogue->modules[$class];
+        $volts = $wants->minV <= 4.75 && $wants->maxV >= 5.25 ? 5.0 : round(($wants->minV + $wants->maxV) / 2, 1);
+        $this->supply("{$module} supply", $node, 'other', "Supply of {$name}", more: ['volts' => $volts]);
+
+        return "{$module} supply";
     }
 
     public function wire(string $module, string $terminal, string $pin, bool $pinned = false): self

@@ -51,6 +51,10 @@ final readonly class PlanReader
             throw PlanRefused::at('/', 'must be an object with "format" and "plan"');
         }
         $format = $raw['format'] ?? null;
+        if ($format === 1) {
+            $raw = From1::read($raw);
+            $format = 2;
+        }
         if ($format !== Plan::FORMAT) {
             throw PlanRefused::at('/format', is_int($format) && $format > Plan::FORMAT
                 ? 'is of a newer version than this program reads ('.Plan::FORMAT.')'

@@ -15,6 +15,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\PlanProperties;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Ties;
@@ -88,6 +89,9 @@ final readonly class ThingReader
         $catalogue = $this->knowledge->catalogue;
         if ($thing instanceof Node && $thing->board !== null && ! $catalogue->hasBoard($thing->board)) {
             $problems->add($place.'/board', "names no board of the catalogue: \"{$thing->board}\"");
+        }
+        if ($thing instanceof Supply && ! $catalogue->hasSupply($thing->class)) {
+            $problems->add($place.'/class', "names no supply of the catalogue: \"{$thing->class}\"");
         }
         if ($thing instanceof Module && ! $catalogue->hasModule($thing->class)) {
             $problems->add($place.'/class', "names no module of the catalogue: \"{$thing->class}\"");

@@ -16,8 +16,10 @@ final readonly class Module implements Thing
         public string $nodeId,
         public string $class,
         public string $name,
-        public ?SupplyFrom $supply = null,
+        public ?string $supplyId = null,
         public int $order = 0,
+        public bool $pinned = false,
+        public bool $owned = false,
     ) {
     }
 
@@ -33,8 +35,10 @@ final readonly class Module implements Thing
             Field::partOf('nodeId', ThingKind::Node, 'The node it is part of.'),
             Field::key('class', 'What class of module it is, a key of the catalogue.'),
             Field::name(),
-            Field::choice('supply', SupplyFrom::class, 'Where it takes its current.')->nullable(),
+            Field::mentions('supplyId', ThingKind::Supply, 'The supply that feeds it.'),
             Field::order(),
+            Field::flag('pinned', 'Whether Assign leaves it on the supply that feeds it.'),
+            Field::owned(),
         );
     }
 
@@ -45,8 +49,10 @@ final readonly class Module implements Thing
             $values->text('nodeId'),
             $values->text('class'),
             $values->text('name'),
-            $values->choiceOrNull('supply', SupplyFrom::class),
+            $values->textOrNull('supplyId'),
             $values->whole('order'),
+            $values->flag('pinned'),
+            $values->flag('owned'),
         );
     }
 
@@ -67,8 +73,10 @@ final readonly class Module implements Thing
             'nodeId' => $this->nodeId,
             'class' => $this->class,
             'name' => $this->name,
-            'supply' => $this->supply?->value,
+            'supplyId' => $this->supplyId,
             'order' => $this->order,
+            'pinned' => $this->pinned,
+            'owned' => $this->owned,
         ];
     }
 }

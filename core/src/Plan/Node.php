@@ -18,6 +18,8 @@ final readonly class Node implements Thing
         public ?string $board = null,
         public int $order = 0,
         public string $note = '',
+        public Sleep $sleep = Sleep::Never,
+        public bool $owned = false,
     ) {
     }
 
@@ -36,6 +38,8 @@ final readonly class Node implements Thing
             Field::key('board', 'The class of its board, a key of the catalogue.')->nullable(),
             Field::order(),
             Field::note(),
+            Field::choiceOr('sleep', Sleep::Never, 'When its board sleeps, which decides how long a battery lasts.'),
+            Field::owned(),
         );
     }
 
@@ -49,6 +53,8 @@ final readonly class Node implements Thing
             $values->textOrNull('board'),
             $values->whole('order'),
             $values->text('note'),
+            $values->choice('sleep', Sleep::class),
+            $values->flag('owned'),
         );
     }
 
@@ -72,6 +78,8 @@ final readonly class Node implements Thing
             'board' => $this->board,
             'order' => $this->order,
             'note' => $this->note,
+            'sleep' => $this->sleep->value,
+            'owned' => $this->owned,
         ];
     }
 }

@@ -13,7 +13,7 @@ use Rundfunk\Shape\ListType;
 final class Plan
 {
     /** The version of the file format that this program writes, and the newest it reads. */
-    public const FORMAT = 1;
+    public const FORMAT = 2;
 
     /** So many groups are picked out one by one before an index of all is made. */
     private const PICKED_OUT = 100;
@@ -306,6 +306,23 @@ final class Plan
     public function modulesOf(Node $node): array
     {
         return $this->having(Module::class, 'nodeId', $node->id);
+    }
+
+    public function supply(string $id): Supply
+    {
+        return $this->get(Supply::class, $id);
+    }
+
+    /** @return list<Supply> */
+    public function suppliesOf(Node $node): array
+    {
+        return $this->having(Supply::class, 'nodeId', $node->id);
+    }
+
+    /** @return list<Part> */
+    public function partsOf(Module $module): array
+    {
+        return $this->having(Part::class, 'moduleId', $module->id);
     }
 
     /** @return list<PinUse> */

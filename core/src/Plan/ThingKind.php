@@ -11,7 +11,9 @@ enum ThingKind: string
 {
     case Place = 'place';
     case Node = 'node';
+    case Supply = 'supply';
     case Module = 'module';
+    case Part = 'part';
     case PinUse = 'pinUse';
     case Link = 'link';
     case Endpoint = 'endpoint';
@@ -28,6 +30,7 @@ enum ThingKind: string
     {
         return match ($this) {
             self::Address => 'addresses',
+            self::Supply => 'supplies',
             default => $this->value.'s',
         };
     }
@@ -38,7 +41,9 @@ enum ThingKind: string
         return match ($this) {
             self::Place => Place::class,
             self::Node => Node::class,
+            self::Supply => Supply::class,
             self::Module => Module::class,
+            self::Part => Part::class,
             self::PinUse => PinUse::class,
             self::Link => Link::class,
             self::Endpoint => Endpoint::class,
@@ -71,8 +76,8 @@ enum ThingKind: string
             self::Place, self::Link => 500,
             self::Node => 1_000,
             self::KeyCode => 5_000,
-            self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,
-            self::PinUse, self::Address, self::Hop, self::Acceptance => 20_000,
+            self::Supply, self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,
+            self::Part, self::PinUse, self::Address, self::Hop, self::Acceptance => 20_000,
         };
     }
 }

@@ -41,6 +41,11 @@ final readonly class Field
         return new self('order', new WholeType(0, 1_000_000), 'Where it stands among its like.', false, false, 0);
     }
 
+    public static function owned(): self
+    {
+        return self::flag('owned', 'Whether it lies in the drawer already, so that it need not be bought.');
+    }
+
     public static function note(): self
     {
         return self::longText('note', 2_000, 'Anything worth remembering.');

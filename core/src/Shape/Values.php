@@ -46,6 +46,13 @@ final readonly class Values
         return is_int($value) || is_float($value) ? (float) $value : throw self::wrong($name, 'a number');
     }
 
+    public function numberOrNull(string $name): ?float
+    {
+        $value = $this->values[$name] ?? null;
+
+        return $value === null ? null : $this->number($name);
+    }
+
     public function flag(string $name): bool
     {
         $value = $this->values[$name] ?? null;

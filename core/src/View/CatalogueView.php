@@ -28,7 +28,7 @@ final readonly class CatalogueView
                 'media' => $board->media,
                 'logicV' => $board->logicV,
                 'pins' => array_keys($board->pins),
-                'rails' => array_map(static fn (Rail $rail): array => ['supply' => $rail->supply->value, 'name' => $rail->name, 'volts' => $rail->volts, 'limitMa' => $rail->limitMa], $board->rails),
+                'rails' => array_map(static fn (Rail $rail): array => ['supply' => $rail->supply, 'name' => $rail->name, 'volts' => $rail->volts, 'limitMa' => $rail->limitMa], $board->rails),
                 'basis' => $board->basis,
             ], array_values($knowledge->catalogue->boards)),
             'modules' => array_map(static fn (ModuleClass $class): array => [

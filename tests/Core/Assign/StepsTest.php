@@ -7,6 +7,7 @@ namespace Tests\Core\Assign;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Assign\Step;
 use Rundfunk\Check\Severity;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Links\Step\AttachmentStep;
@@ -20,13 +21,12 @@ use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
+use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Power\Step\SupplyStep;
 use Rundfunk\Routes\Step\CodeStep;
@@ -49,11 +49,15 @@ final class StepsTest extends CoreTestCase
     /** @return iterable<string, array{string, string, string}> board, module class, supply proposed */
     public static function supplies(): iterable
     {
-        yield 'a plain radio on a weak pin that bears it' => ['8bit-5v-20io', 'packet-radio-plain', "the board's 3.3 V pin"];
-        yield 'an amplified radio on a weak pin' => ['8bit-5v-20io', 'packet-radio-amplified', 'the regulator adapter'];
-        yield 'an amplified radio on a strong pin' => ['32bit-3v3-26io', 'packet-radio-amplified', "the board's 3.3 V pin"];
-        yield 'four coils' => ['8bit-5v-20io', 'relay-bank-4-low', "the board's 5 V pin"];
-        yield 'eight coils' => ['8bit-5v-20io', 'relay-bank-8-low', 'a supply of its own'];
+        yield 'a plain radio on a weak pin that bears it' => ['8bit-5v-20io', 'packet-radio-plain', '3V3 pin'];
+        yield 'an amplified radio on a weak pin' => ['8bit-5v-20io', 'packet-radio-amplified', '3.3 V regulator adapter (buy)'];
+        yield 'an amplified radio on a strong pin' => ['32bit-3v3-26io', 'packet-radio-amplified', '3V3 pin'];
+        yield 'four coils' => ['8bit-5v-20io', 'relay-bank-4-low', '5V pin'];
+        yield 'eight coils' => ['8bit-5v-20io', 'relay-bank-8-low', 'plug-in supply, 5 V 1 A (buy)'];
+        // 3.4 to 4.4 V and two amperes: never the 3.3 V adapter.
+        yield 'a modem that wants four volts and two amperes' => ['8bit-5v-70io', 'modem-2g', 'buck regulator module, adjustable set to 3.9 V on a plug-in supply, 5 V 3 A (buy both)'];
+        yield 'what gives its own supply out, on a board of three volts' => ['wifi-3v3-11io', 'keyed-receiver', '3V3 pin'];
+        yield 'the same on a board of five' => ['8bit-5v-20io', 'keyed-receiver', '5V pin'];
     }
 
     #[DataProvider('supplies')]
@@ -63,17 +67,17 @@ final class StepsTest extends CoreTestCase
             ->node('n', 'N', NodeKind::Controller, null, $board)
             ->module('m', 'n', $class, 'M')
             ->plan();
-        self::assertSame([['Supply of M', null, $supply]], self::proposed(new SupplyStep, $plan));
+        self::assertSame([['Supply of N · M', null, $supply]], self::proposed(new SupplyStep, $plan));
     }
 
     public function test_what_is_drawn_already_counts_against_a_rail(): void
     {
         $plan = self::sketch()
             ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
-            ->module('a', 'n', 'relay-bank-4-low', 'First', SupplyFrom::Board5V)
+            ->module('a', 'n', 'relay-bank-4-low', 'First', FedFrom::Board5V)
             ->module('b', 'n', 'relay-bank-2-low', 'Second')
             ->plan();
-        self::assertSame([['Supply of Second', null, 'a supply of its own']], self::proposed(new SupplyStep, $plan));
+        self::assertSame([['Supply of N · Second', null, 'plug-in supply, 5 V 1 A (buy)']], self::proposed(new SupplyStep, $plan));
     }
 
     public function test_the_adapter_comes_with_its_supply_and_once(): void
@@ -83,9 +87,9 @@ final class StepsTest extends CoreTestCase
             ->module('a', 'n', 'packet-radio-amplified', 'One')
             ->module('b', 'n', 'packet-radio-amplified', 'Two')
             ->assigned();
-        $classes = array_map(static fn (Module $module): string => $module->class, $plan->modules());
-        self::assertCount(1, array_keys($classes, 'regulator-adapter', true));
-        self::assertSame([], self::found($plan, 'adapter-missing'));
+        $classes = array_map(static fn (Supply $supply): string => $supply->class, $plan->of(Supply::class));
+        self::assertSame(['board-5v', 'regulator-adapter'], $classes);
+        self::assertSame([], self::found($plan, 'supply-missing'));
         self::assertSame([], self::found($plan, 'weak-rail'));
     }
 
@@ -347,7 +351,7 @@ final class StepsTest extends CoreTestCase
 
     public function test_what_must_sit_on_the_console_stays_on_the_pin_it_has(): void
     {
-        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->module('r', 'n', 'relay-bank-8-high', 'Relays', SupplyFrom::Own)->module('s', 'n', 'relay-bank-4-high', 'More', SupplyFrom::Own);
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->module('r', 'n', 'relay-bank-8-high', 'Relays', FedFrom::Own)->module('s', 'n', 'relay-bank-4-high', 'More', FedFrom::Own);
         foreach (range(1, 8) as $lamp) {
             $sketch->output("o{$lamp}", 'n', "Lamp {$lamp}", OutputKind::Relay, 'r', "IN{$lamp}");
         }

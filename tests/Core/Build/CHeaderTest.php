@@ -6,6 +6,7 @@ namespace Tests\Core\Build;
 
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\FramesMessages;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Frame\FrameCodec;
 use Rundfunk\Medium\Infrared\IrCommand;
 use Rundfunk\Medium\Infrared\Protocol\Nec;
@@ -14,7 +15,6 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
 
@@ -125,8 +125,8 @@ final class CHeaderTest extends CoreTestCase
     {
         $sketch = self::pair()
             ->node('evil', '*/ int x; /* \\ ??/', NodeKind::Controller, null, '8bit-5v-20io')
-            ->module('evil-radio', 'evil', 'packet-radio-plain', 'int', SupplyFrom::Board3V3)
-            ->module('evil-relay', 'evil', 'relay-bank-1-low', '2 é*/', SupplyFrom::Own)
+            ->module('evil-radio', 'evil', 'packet-radio-plain', 'int', FedFrom::Board3V3)
+            ->module('evil-relay', 'evil', 'relay-bank-1-low', '2 é*/', FedFrom::Own)
             ->output('evil-lamp', 'evil', "*/\n#error \"no\"")
             ->link('while', 'while', 'packet-radio')
             ->join('while', 'hand', Role::Sends, 'hand-radio')

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Build;
 
+use Rundfunk\Build\CHeader;
 use Rundfunk\Build\WiringTable;
+use Rundfunk\Demo\FedFrom;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Tests\Core\CoreTestCase;
 
 final class WiringTableTest extends CoreTestCase
@@ -22,10 +27,38 @@ final class WiringTableTest extends CoreTestCase
         self::assertSame('3V3', $byTerminal['Radio VCC']->pin);
         self::assertSame('D13', $byTerminal['Radio SCK']->pin);
         self::assertSame('leave open', $byTerminal['Radio IRQ']->pin);
-        self::assertSame('own supply +', $byTerminal['Relays VCC']->pin);
+        self::assertSame('Coil supply +', $byTerminal['Relays VCC']->pin);
         self::assertSame('low = on', $byTerminal['Relays IN1']->level);
         self::assertSame('Mist', $byTerminal['Relays IN1']->carries);
         self::assertArrayNotHasKey('Relays IN4', $byTerminal);
+        self::assertSame('5 V', $byTerminal['Relays VCC']->level);
+        self::assertSame('Join the grounds of both supplies.', $byTerminal['Relays GND']->note);
+        self::assertSame(['USB socket', 'Bench'], [$byTerminal['Plug +']->pin, $byTerminal['Plug +']->carries]);
+        self::assertSame(['COM1', 'NO1', 'NC1'], array_values(array_intersect(['COM1', 'NO1', 'NC1'], array_column($rows, 'terminal'))));
+        self::assertStringContainsString('24 V valve', $byTerminal['Relays NO1']->note);
+    }
+
+    public function test_what_a_module_is_fed_with_is_what_its_supply_gives_and_not_what_its_class_stands(): void
+    {
+        // E9: a radio was printed as fed with 3.6 V, a modem with 4.4, a sensor's data as "low = pressed".
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')
+            ->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Adapter)
+            ->supply('four', 'n', 'bench', 'Four volts', more: ['volts' => 4.1])->module('m', 'n', 'modem-2g', 'Modem', 'four')
+            ->module('t', 'n', 'sensor-climate', 'Climate', FedFrom::Board5V)
+            ->part('m', 'RXD', PartKind::Divider, ['ohms' => 1000, 'lowerOhms' => 1200])
+            ->wire('m', 'RXD', 'D18')->wire('t', 'DATA', 'D4')
+            ->control('warm', 'n', 'Warmth', ControlKind::Reading, 't', 'DATA')->control('wet', 'n', 'Wetness', ControlKind::Reading, 't', 'DATA');
+        $plan = $sketch->plan();
+        $rows = [];
+        foreach (WiringTable::of($plan, $plan->node($sketch->id('n')), self::knowledge()->catalogue)->rows as $row) {
+            $rows["{$row->module} {$row->terminal}"][] = [$row->pin, $row->carries, $row->level];
+        }
+        self::assertSame([['Adapter +', '', '3.3 V']], $rows['Radio VCC']);
+        self::assertSame([['Four volts +', '', '4.1 V']], $rows['Modem VBAT']);
+        self::assertSame([['D18', '', '2.73 V logic'], ['divider 1 kΩ / 1.2 kΩ', '', '2.73 V']], $rows['Modem RXD']);
+        self::assertSame([['D4', 'Warmth, Wetness', '5 V data']], $rows['Climate DATA']);
+        // The header names both as well.
+        self::assertStringContainsString('Warmth, Wetness', (new CHeader(self::knowledge()))->write($plan, $plan->node($sketch->id('n'))));
     }
 
     public function test_csv_has_a_line_a_wire_and_no_cell_a_spreadsheet_would_run(): void

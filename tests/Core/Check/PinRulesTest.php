@@ -7,11 +7,11 @@ namespace Tests\Core\Check;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: what is wired, and what each rule about pins and supplies must say of it. */
@@ -23,8 +23,8 @@ final class PinRulesTest extends CoreTestCase
         $plain = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io');
         $small = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io');
         $keys = static fn (Sketch $s): Sketch => $s->module('k', 'n', 'button-pad-4', 'Keys');
-        $relays = static fn (Sketch $s, string $kind = 'low'): Sketch => $s->module('r', 'n', "relay-bank-4-{$kind}", 'Relays', SupplyFrom::Own);
-        $radio = static fn (Sketch $s): Sketch => $s->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3);
+        $relays = static fn (Sketch $s, string $kind = 'low'): Sketch => $s->module('r', 'n', "relay-bank-4-{$kind}", 'Relays', FedFrom::Own);
+        $radio = static fn (Sketch $s): Sketch => $s->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3);
 
         yield 'a node with a board' => ['node-without-board', $plain, []];
         yield 'a node without one' => [
@@ -162,38 +162,25 @@ final class PinRulesTest extends CoreTestCase
         yield 'a plain radio on a 50 mA pin' => ['weak-rail', static fn (Sketch $s): Sketch => $radio($plain($s)), []];
         yield 'an amplified radio on a 50 mA pin' => [
             'weak-rail',
-            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3),
+            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', FedFrom::Board3V3),
             ['Radio asks more of the 3.3 V pin than it gives'],
         ];
         yield 'an amplified radio on a 300 mA pin' => [
             'weak-rail',
             static fn (Sketch $s): Sketch => $s
                 ->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')
-                ->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Board3V3),
+                ->module('x', 'n', 'packet-radio-amplified', 'Radio', FedFrom::Board3V3),
             [],
         ];
         yield 'an amplified radio on its adapter' => [
             'weak-rail',
-            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', SupplyFrom::Adapter),
+            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-amplified', 'Radio', FedFrom::Adapter),
             [],
         ];
         yield 'eight coils on the 5 V pin' => [
             'weak-rail',
-            static fn (Sketch $s): Sketch => $plain($s)->module('r', 'n', 'relay-bank-8-low', 'Relays', SupplyFrom::Board5V),
+            static fn (Sketch $s): Sketch => $plain($s)->module('r', 'n', 'relay-bank-8-low', 'Relays', FedFrom::Board5V),
             ['Relays asks more of the 5 V pin than it gives'],
-        ];
-
-        yield 'an adapter that is there' => [
-            'adapter-missing',
-            static fn (Sketch $s): Sketch => $plain($s)
-                ->module('a', 'n', 'regulator-adapter', 'Adapter')
-                ->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter),
-            [],
-        ];
-        yield 'an adapter that is not' => [
-            'adapter-missing',
-            static fn (Sketch $s): Sketch => $plain($s)->module('x', 'n', 'packet-radio-plain', 'Radio', SupplyFrom::Adapter),
-            ['Radio is fed by an adapter that N does not have'],
         ];
 
         yield 'everything wired' => ['pins-unassigned', static fn (Sketch $s): Sketch => $keys($plain($s)), []];
@@ -260,7 +247,7 @@ final class PinRulesTest extends CoreTestCase
     private static function relays(Sketch $sketch, int $count, string $kind): Sketch
     {
         for ($channel = 1; $channel <= $count; $channel++) {
-            $sketch->module("r{$channel}", 'n', "relay-bank-1-{$kind}", "Relay {$channel}", SupplyFrom::Own)
+            $sketch->module("r{$channel}", 'n', "relay-bank-1-{$kind}", "Relay {$channel}", FedFrom::Own)
                 ->output("o{$channel}", 'n', "Lamp {$channel}", OutputKind::Relay, "r{$channel}", 'IN1');
         }
 
@@ -280,7 +267,7 @@ final class PinRulesTest extends CoreTestCase
     public function test_of_two_pins_of_a_terminal_the_pinned_one_stays(): void
     {
         foreach ([['D4', 'D5'], ['D5', 'D4'], ['D6', 'D7'], ['D8', 'D2']] as [$pinned, $other]) {
-            $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('r', 'n', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('r', 'n', 'relay-bank-2-low', 'Relays', FedFrom::Own)
                 ->wire('r', 'IN1', $pinned, true)->wireAgain('r', 'IN1', $other)->plan();
             self::assertSame("Forget {$other}", self::found($plan, 'terminal-wired-twice')[0]->fix?->label);
         }

@@ -34,7 +34,7 @@ final class PlanReaderTest extends CoreTestCase
             return $document;
         };
         yield 'no format' => [static fn (array $d): array => array_diff_key($d, ['format' => 1]), '/format'];
-        yield 'newer format' => [$set('format', 2), '/format'];
+        yield 'newer format' => [$set('format', 3), '/format'];
         yield 'a list instead' => [static fn (): array => [1, 2], '/'];
         yield 'unknown list' => [$set('wizards', []), '/wizards'];
         yield 'nodes as text' => [$set('nodes', 'many'), '/nodes'];

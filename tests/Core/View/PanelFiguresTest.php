@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\View;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\Cellular\ModemLamp;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** What each instrument panel shows, against the figures of the trade: the standard or sheet is named beside each. */
@@ -33,7 +34,7 @@ final class PanelFiguresTest extends CoreTestCase
         foreach ([[false, $reachM], [true, $reachM / 2]] as [$sunlit, $metres]) {
             $panel = self::panel(self::sketch()
                 ->link('l', 'Room', 'infrared', ['sunlit' => $sunlit])
-                ->node('n', 'Sender', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'infrared-emitter', 'LED', SupplyFrom::Board5V)
+                ->node('n', 'Sender', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'infrared-emitter', 'LED', FedFrom::Board5V)
                 ->join('l', 'n', Role::Sends, 'm', $settings));
             $end = self::rows($panel, 'ends')[0];
             self::assertIsArray($end['led']);
@@ -90,20 +91,21 @@ final class PanelFiguresTest extends CoreTestCase
         self::assertSame($wireMm, $panel['quarterWaveMm']);
     }
 
-    public function test_a_modem_s_supply_sags_as_the_circuit_says_and_its_input_gets_what_the_divider_leaves(): void
+    public function test_a_modem_s_supply_sags_as_the_circuit_says(): void
     {
         // 2 A for 577 µs in 4.615 ms from 4.0 V over 1 Ω with 2200 µF: 3.54 V after the first burst, 3.47 V once it has gone on (3GPP TS 45.002; worked by hand).
-        // 5 V over 1k/1.2k is 2.73 V.
         $panel = self::panel(self::sketch()
             ->link('l', 'Mobile', 'cellular', ['country' => 'GB'])
-            ->node('n', 'Post', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'modem-2g', 'Modem', SupplyFrom::Own)
-            ->join('l', 'n', Role::Both, 'm', ['supplyV' => 4.0, 'sourceOhm' => 1.0, 'capacitorUf' => 2200, 'esrOhm' => 0.0, 'level' => 'divider-1k-1k2']));
+            ->node('n', 'Post', NodeKind::Controller, null, '8bit-5v-20io')->supply('s', 'n', 'other', 'Feed', more: ['volts' => 4.0, 'sourceOhm' => 1.0])->module('m', 'n', 'modem-2g', 'Modem', 's')
+            ->part('m', 'VBAT', PartKind::Capacitor, ['microfarads' => 2200, 'esrOhm' => 0.0])
+            ->join('l', 'n', Role::Both, 'm'));
         $modem = self::rows($panel, 'modems')[0];
         self::assertIsArray($modem['supply']);
         self::assertEqualsWithDelta(3.54, $modem['supply']['firstV'], 0.005);
         self::assertEqualsWithDelta(3.47, $modem['supply']['steadyV'], 0.005);
         self::assertSame(3.4, $modem['supply']['leastV']);
-        self::assertSame(2.73, $modem['levelV']);
+        self::assertSame('Feed', $modem['fedBy']);
+        self::assertSame('4 V', $modem['volts']);
     }
 
     public function test_the_lamp_s_table_has_every_state_it_can_be_in(): void

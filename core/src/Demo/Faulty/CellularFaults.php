@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo\Faulty;
 
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** What can go wrong with a modem and the phones that work it. */
 final readonly class CellularFaults
@@ -20,18 +21,23 @@ final readonly class CellularFaults
         $sketch
             ->place('lane', 'Lane')
             ->link('mobile', 'Mobile', 'cellular', ['country' => 'GB'])
-            // cell-obeys-anyone; cell-rate-off, cell-level-too-high, cell-level-too-low, cell-supply-sags, cell-network-closing, cell-report-address, cell-access-point
+            // cell-obeys-anyone; cell-rate-off, cell-supply-sags, cell-network-closing, cell-report-address, cell-access-point
             ->node('lane-node', 'Lane gate', NodeKind::Controller, 'lane', '8bit-5v-70io')
-            ->module('lane-modem', 'lane-node', 'modem-2g', 'Modem', SupplyFrom::Own)
-            ->module('lane-relays', 'lane-node', 'relay-bank-4-low', 'Relays', SupplyFrom::Own)
+            ->supply('lane-supply', 'lane-node', 'other', 'Supply of Modem', more: ['volts' => 4.0, 'sourceOhm' => 1.5])
+            ->module('lane-modem', 'lane-node', 'modem-2g', 'Modem', 'lane-supply')
+            ->part('lane-modem', 'VBAT', PartKind::Capacitor, ['microfarads' => 2200])
+            // level-too-high, level-too-low: the divider that is copied everywhere, and nothing for the way back
+            ->part('lane-modem', 'RXD', PartKind::Divider, ['ohms' => 1000, 'lowerOhms' => 2000])
+            ->wire('lane-modem', 'RXD', 'D18')->wire('lane-modem', 'TXD', 'D19')
+            ->module('lane-relays', 'lane-node', 'relay-bank-4-low', 'Relays', FedFrom::Own)
             ->output('lane-gate', 'lane-node', 'Lane gate', OutputKind::Relay, 'lane-relays', 'IN1', 'gate drive', ['hazards' => ['motion']])
             ->output('lane-lamp', 'lane-node', 'Lane lamp', OutputKind::Relay, 'lane-relays', 'IN2')
             ->output('lane-d11', 'lane-node', 'Lamp 11', OutputKind::Relay, 'lane-relays', 'IN3')
-            ->join('mobile', 'lane-node', Role::Both, 'lane-modem', ['obeys' => 'anyone', 'baud' => 115200, 'level' => 'divider-1k-2k', 'sourceOhm' => 1.5, 'reportTo' => 'station.example', 'accessPoint' => 'my operator'])
+            ->join('mobile', 'lane-node', Role::Both, 'lane-modem', ['obeys' => 'anyone', 'baud' => 115200, 'reportTo' => 'station.example', 'accessPoint' => 'my operator'])
             // cell-wrong-variant, cell-caller-unlisted
             ->node('far-node', 'Far modem', NodeKind::Controller, 'lane', '32bit-3v3-26io')
-            ->module('far-modem', 'far-node', 'modem-lte-us', 'Modem', SupplyFrom::Own)
-            ->module('far-relay', 'far-node', 'relay-bank-1-high', 'Relay', SupplyFrom::Own)
+            ->module('far-modem', 'far-node', 'modem-lte-us', 'Modem', FedFrom::Own)
+            ->module('far-relay', 'far-node', 'relay-bank-1-high', 'Relay', FedFrom::Own)
             ->output('far-lamp', 'far-node', 'Far lamp', OutputKind::Relay, 'far-relay', 'IN1')
             // cell-report-in-clear, cell-report-empty
             ->join('mobile', 'far-node', Role::Both, 'far-modem', ['reportTo' => 'http://station.example/report'])

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo\Faulty;
 
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** What can go wrong with infrared: one room in which everything does. */
 final readonly class InfraredFaults
@@ -31,7 +31,7 @@ final readonly class InfraredFaults
             // ir-carrier-off
             ->node('den-hear', 'Den lamp', NodeKind::Controller, 'den', '8bit-5v-20io')
             ->module('den-eye', 'den-hear', 'infrared-receiver', 'Eye')
-            ->module('den-relays', 'den-hear', 'relay-bank-1-low', 'Relay', SupplyFrom::Board5V)
+            ->module('den-relays', 'den-hear', 'relay-bank-1-low', 'Relay', FedFrom::Board5V)
             ->output('den-lamp', 'den-hear', 'Den lamp', OutputKind::Relay, 'den-relays', 'IN1')
             ->join('den-ir', 'den-hear', Role::Receives, 'den-eye', ['carrierKhz' => 56])
             // ir-led-over-pin, ir-interval-too-short
@@ -41,7 +41,7 @@ final readonly class InfraredFaults
             ->join('den-ir', 'den-send', Role::Sends, 'den-led', ['intervalMs' => 20])
             // ir-led-starved, ir-out-of-reach, ir-emitters-together
             ->node('den-two', 'Second sender', NodeKind::Controller, 'den', '8bit-5v-20io')
-            ->module('den-two-led', 'den-two', 'infrared-emitter', 'LEDs', SupplyFrom::Board5V)
+            ->module('den-two-led', 'den-two', 'infrared-emitter', 'LEDs', FedFrom::Board5V)
             ->join('den-ir', 'den-two', Role::Sends, 'den-two-led', ['leds' => 4, 'distanceM' => 40]);
     }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo\Faulty;
 
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** What can go wrong with a broker and its clients. */
 final readonly class IpFaults
@@ -34,7 +34,7 @@ final readonly class IpFaults
             ->address('attic-net', 'attic-3', 0, '10.0.0.7')
             ->address('attic-net', 'attic-4', 0, '192.168.40.150')
             // ip-topic-shared, ip-toggle-twice
-            ->module('attic-relays', 'attic-1', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('attic-relays', 'attic-1', 'relay-bank-2-high', 'Relays', FedFrom::Own)
             ->output('attic-lamp', 'attic-1', 'Lamp', OutputKind::Relay, 'attic-relays', 'IN1')
             ->output('attic-lamp-2', 'attic-1', 'lamp', OutputKind::Relay, 'attic-relays', 'IN2')
             ->control('attic-page', 'attic-2', 'Page', ControlKind::Widget)

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo\Faulty;
 
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 
 /** What can go wrong with on-off keyed radio: two drives and a fob too many. */
 final readonly class KeyedFaults
@@ -23,7 +23,7 @@ final readonly class KeyedFaults
             ->link('drive-radio', 'Drive fob', 'keyed-radio', ['freqKhz' => 315_000, 'repeats' => 2])
             ->node('drive-node', 'Drive', NodeKind::Controller, 'drive', '8bit-5v-20io')
             ->module('drive-ear', 'drive-node', 'keyed-receiver', 'Ear')
-            ->module('drive-relays', 'drive-node', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            ->module('drive-relays', 'drive-node', 'relay-bank-2-low', 'Relays', FedFrom::Own)
             ->output('drive-gate', 'drive-node', 'Gate', OutputKind::Relay, 'drive-relays', 'IN1', 'gate drive', ['hazards' => ['motion', 'access']])
             ->output('drive-lamp', 'drive-node', 'Drive lamp', OutputKind::Relay, 'drive-relays', 'IN2')
             // keyed-antenna-off, keyed-ends-disagree
@@ -44,7 +44,7 @@ final readonly class KeyedFaults
             ->link('shed-pair', 'Shed pair', 'keyed-radio', ['coding' => 'pair', 'powerDbm' => 20])
             ->node('pair-node', 'Wood shed', NodeKind::Controller, 'drive', '8bit-5v-20io')
             ->module('pair-ear', 'pair-node', 'keyed-receiver-4-toggle', 'Ear')
-            ->module('pair-relays', 'pair-node', 'relay-bank-1-low', 'Relay', SupplyFrom::Board5V)
+            ->module('pair-relays', 'pair-node', 'relay-bank-1-low', 'Relay', FedFrom::Board5V)
             ->output('pair-lamp', 'pair-node', 'Wood lamp', OutputKind::Relay, 'pair-relays', 'IN1')
             ->join('shed-pair', 'pair-node', Role::Receives, 'pair-ear')
             ->node('pair-fob', 'Five keys', NodeKind::Remote, null, null)

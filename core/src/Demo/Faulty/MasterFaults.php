@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo\Faulty;
 
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
-use Rundfunk\Plan\SupplyFrom;
 
 /** What can go wrong where several controls drive one output. */
 final readonly class MasterFaults
@@ -19,7 +19,7 @@ final readonly class MasterFaults
         $sketch
             ->place('workshop', 'Workshop')
             ->node('workshop-node', 'Workshop', NodeKind::Controller, 'workshop', 'wifi-3v3-26io')
-            ->module('workshop-relays', 'workshop-node', 'relay-bank-4-low', 'Relays', SupplyFrom::Own)
+            ->module('workshop-relays', 'workshop-node', 'relay-bank-4-low', 'Relays', FedFrom::Own)
             ->module('workshop-keys', 'workshop-node', 'button-pad-4', 'Keys')
             ->output('vice-lamp', 'workshop-node', 'Vice lamp', OutputKind::Relay, 'workshop-relays', 'IN1', '12 V lamp', ['precedence' => 'holder-first'])
             ->output('dust-fan', 'workshop-node', 'Dust fan', OutputKind::Relay, 'workshop-relays', 'IN2', '12 V fan', ['precedence' => 'off-first'])

@@ -16,6 +16,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\SupplyTree;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\View\DrawsPanel;
 
@@ -51,9 +52,9 @@ final readonly class CellularPanel implements DrawsPanel
 
     private static function modem(Plan $plan, Modem $modem, Knowledge $knowledge): ModemShown
     {
-        $droop = $modem->droop();
-        $board = $knowledge->catalogue->boardOf($modem->node);
-        $levelV = $board === null ? null : $modem->end->level->becomesV($board->logicV);
+        $tree = new SupplyTree($plan, $knowledge->catalogue);
+        $droop = $modem->droop($tree);
+        $volts = $modem->module === null ? null : $tree->voltsOf($modem->module);
 
         return new ModemShown(
             $modem->endpoint->id,
@@ -72,8 +73,8 @@ final readonly class CellularPanel implements DrawsPanel
                 $one['output']->isDangerous(),
             ), Commands::to($plan, $modem->endpoint)),
             $droop === null ? null : new ModemSupply(round($droop->firstV(), 2), round($droop->steadyV(), 2), $modem->class->minV ?? 0.0),
-            $levelV === null ? null : round($levelV, 2),
-            $modem->figures->has('inputMaxV') ? $modem->figures->number('inputMaxV') : null,
+            $modem->module?->supplyId === null ? null : $plan->supply($modem->module->supplyId)->name,
+            $volts?->words(),
         );
     }
 }

@@ -9,8 +9,6 @@ use Rundfunk\Medium\Cellular\Rule\AccessPointWrong;
 use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
 use Rundfunk\Medium\Cellular\Rule\CallOpens;
 use Rundfunk\Medium\Cellular\Rule\CallsAlike;
-use Rundfunk\Medium\Cellular\Rule\LevelTooHigh;
-use Rundfunk\Medium\Cellular\Rule\LevelTooLow;
 use Rundfunk\Medium\Cellular\Rule\NetworkClosing;
 use Rundfunk\Medium\Cellular\Rule\NoAnswer;
 use Rundfunk\Medium\Cellular\Rule\NumberShared;
@@ -47,8 +45,6 @@ final readonly class CellularRules implements HasRules
             new NoAnswer,
             new TextTooLong,
             new SupplySags,
-            new LevelTooHigh,
-            new LevelTooLow,
             new RateOff,
             new NetworkClosing,
             new WrongVariant,

@@ -9,8 +9,11 @@ use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Electrical\BurstDroop;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\Burst;
+use Rundfunk\Power\SupplyTree;
 use Rundfunk\Shape\Values;
 
 /** A node's end of a cellular link with the modem that serves it. */
@@ -21,6 +24,7 @@ final readonly class Modem
         public Endpoint $endpoint,
         public Node $node,
         public CellularEnd $end,
+        public ?Module $module,
         public ?ModuleClass $class,
         public Values $figures,
     ) {
@@ -48,9 +52,10 @@ final readonly class Modem
         if ($node->kind->isBought()) {
             return null;
         }
-        $class = $endpoint->moduleId === null ? null : $catalogue->classOf($plan->module($endpoint->moduleId));
+        $module = $endpoint->moduleId === null ? null : $plan->module($endpoint->moduleId);
+        $class = $module === null ? null : $catalogue->classOf($module);
 
-        return new self($plan->link($endpoint->linkId), $endpoint, $node, CellularEnd::of($endpoint), $class, new Values($class->figures ?? []));
+        return new self($plan->link($endpoint->linkId), $endpoint, $node, CellularEnd::of($endpoint), $module, $class, new Values($class->figures ?? []));
     }
 
     public function where(): string
@@ -63,16 +68,9 @@ final readonly class Modem
         return $this->figures->textOrNull('generation') === 'lte';
     }
 
-    /** The sag of its supply under its own bursts; null for a modem that has none. */
-    public function droop(): ?BurstDroop
+    /** The sag of its supply under its own bursts; null for a modem that has none, or where nobody can tell. */
+    public function droop(SupplyTree $tree): ?BurstDroop
     {
-        if (! $this->figures->has('burstA') || $this->end->capacitorUf === 0) {
-            return null;
-        }
-
-        return new BurstDroop(
-            $this->end->supplyV, $this->end->sourceOhm, $this->end->capacitorUf / 1e6, $this->end->esrOhm,
-            $this->figures->number('burstA'), $this->figures->number('burstS'), $this->figures->number('periodS'),
-        );
+        return $this->module === null ? null : Burst::of($tree, $this->module)?->droop();
     }
 }

@@ -7,18 +7,18 @@ namespace Rundfunk\Power\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Catalogue\Board;
-use Rundfunk\Catalogue\ModuleClass;
-use Rundfunk\Figures;
+use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Module;
-use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
-use Rundfunk\Plan\SupplyFrom;
-use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\FeedChoice;
+use Rundfunk\Power\Feeding;
+use Rundfunk\Power\Island;
 
-/** Where a module takes its current, while the plan does not say: the board's own pin when it can bear it. */
+/** What feeds a module: the cheapest that suits it and bears it. What is sound already, or kept, stays. */
 final readonly class SupplyStep implements Step
 {
     public function stage(): Stage
@@ -28,52 +28,64 @@ final readonly class SupplyStep implements Step
 
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
+        $catalogue = $knowledge->catalogue;
         foreach ($plan->nodes() as $node) {
-            $board = $knowledge->catalogue->boardOf($node);
-            if ($board === null) {
+            if ($catalogue->boardOf($node) === null) {
                 continue;
             }
-            $drawn = [];
-            $hasAdapter = false;
-            foreach ($plan->modulesOf($node) as $module) {
-                $class = $knowledge->catalogue->classOf($module);
-                $drawn[$module->supply->value ?? ''] = ($drawn[$module->supply->value ?? ''] ?? 0.0) + $class->peakMa;
-                $hasAdapter = $hasAdapter || $class->givesMa !== null;
+            $waiting = $this->waiting($plan, $node, $catalogue);
+            if ($waiting === []) {
+                continue;
             }
-            foreach ($plan->modulesOf($node) as $module) {
-                $class = $knowledge->catalogue->classOf($module);
-                if ($module->supply !== null || $class->peakMa === 0.0) {
+            $island = Island::around($plan, $node);
+            foreach ($waiting as $module) {
+                // One that moved before it may have made room.
+                if ($module->supplyId !== null && Feeding::suits($island->plan, $catalogue, $module)) {
                     continue;
                 }
-                [$supply, $reason] = self::choose($board, $class, $drawn, $hasAdapter);
-                $drawn[$supply->value] = ($drawn[$supply->value] ?? 0.0) + $class->peakMa;
-                $operations = [Operation::change(ThingKind::Module, $module->id, ['supply' => $supply->value])];
-                if ($supply === SupplyFrom::Adapter && ! $hasAdapter) {
-                    array_unshift($operations, Operation::add(new Module($plan->newId('adapter', $node->id), $node->id, 'regulator-adapter', 'Regulator', SupplyFrom::Board5V, 90)));
-                    $hasAdapter = true;
+                $choice = Feeding::best($island, $catalogue, $module);
+                if ($choice !== null) {
+                    yield $this->proposal($island->plan, $node, $choice, $catalogue);
+                    $island = $island->with($choice->in($island->plan));
                 }
-                yield new Proposal($this->stage(), Spot::of($module, "{$node->name}, {$module->name}", 'supply'), "Supply of {$module->name}", null, $supply->words(), $reason, $operations);
             }
         }
     }
 
-    /**
-     * @param  array<string, float>  $drawn
-     * @return array{SupplyFrom, string}
-     */
-    private static function choose(Board $board, ModuleClass $class, array $drawn, bool $hasAdapter): array
+    /** @return list<Module> those that are fed by nothing, then those that are fed wrongly: what asks most first, for it is what overloads */
+    private function waiting(Plan $plan, Node $node, Catalogue $catalogue): array
     {
-        $peak = Figures::significant($class->peakMa);
-        foreach ($board->rails as $rail) {
-            $fits = $rail->volts >= $class->minV && $rail->volts <= $class->maxV;
-            if ($fits && ($drawn[$rail->supply->value] ?? 0.0) + $class->peakMa <= $rail->limitMa) {
-                return [$rail->supply, "{$peak} mA at most, and the pin is good for ".Figures::significant($rail->limitMa).' mA.'];
+        $new = [];
+        $wrong = [];
+        foreach ($plan->modulesOf($node) as $module) {
+            $class = $catalogue->classOf($module);
+            if (! $class->isFed() || $class->peakMa === 0.0) {
+                continue;
+            }
+            if ($module->supplyId === null) {
+                $new[] = $module;
+            } elseif (! $module->pinned && ! Feeding::suits($plan, $catalogue, $module)) {
+                $wrong[] = $module;
             }
         }
-        if ($class->maxV < 4.75) {
-            return [SupplyFrom::Adapter, "It peaks at {$peak} mA, more than the board's own 3.3 V pin gives.".($hasAdapter ? '' : ' The adapter is added.')];
-        }
+        usort($wrong, static fn (Module $a, Module $b): int => $catalogue->classOf($b)->peakMa <=> $catalogue->classOf($a)->peakMa);
 
-        return [SupplyFrom::Own, "It peaks at {$peak} mA, more than the board's own pin gives beside the rest."];
+        return [...$wrong, ...$new];
+    }
+
+    private function proposal(Plan $plan, Node $node, FeedChoice $choice, Catalogue $catalogue): Proposal
+    {
+        $module = $choice->module;
+        $before = $module->supplyId === null ? null : $plan->find(Supply::kind(), $module->supplyId)?->label();
+
+        return new Proposal(
+            $this->stage(),
+            Spot::of($module, "{$node->name}, {$module->name}", 'supplyId'),
+            "Supply of {$node->name} · {$module->name}",
+            $before,
+            Feeding::words($choice, $catalogue),
+            Feeding::reason($choice, $plan, $catalogue),
+            $choice->operations(),
+        );
     }
 }

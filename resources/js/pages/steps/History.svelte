@@ -4,7 +4,7 @@
 
     let { data, planId }: StepProps = $props();
     let edits = $state<Schemas['History']['edits'] | null>(null);
-    const words = { done: '', undone: 'taken back', gone: 'taken back' };
+    const words = { done: '', settled: '', undone: 'taken back', gone: 'taken back' };
     const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
     $effect(() => {
@@ -30,7 +30,7 @@
             >
             <tbody>
                 {#each edits as edit (edit.version)}
-                    <tr class={edit.state === 'done' ? '' : 'text-soft'}>
+                    <tr class={edit.state === 'done' || edit.state === 'settled' ? '' : 'text-soft'}>
                         <td class="mono">{edit.version}</td><td>{edit.label}</td><td>{edit.by}</td><td
                             class="whitespace-nowrap">{moment.format(new Date(edit.at))}</td
                         ><td>{words[edit.state]}</td>

@@ -6,6 +6,7 @@ namespace Tests\Core\Medium\Cellular;
 
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
@@ -13,7 +14,6 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** What a phone's owner and a modem's builder are given to print. */
@@ -32,7 +32,7 @@ final class CellularFilesTest extends CoreTestCase
     {
         $plan = self::sketch()
             ->link('m', 'Mobile', 'cellular', ['country' => 'GB'])->link('r', 'Room', 'infrared')
-            ->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem', SupplyFrom::Own)->module('led', 'post', 'infrared-emitter', 'LED')
+            ->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem', FedFrom::Own)->module('led', 'post', 'infrared-emitter', 'LED')
             ->node('ann', 'Ann', NodeKind::Phone, null, null)->node('fan', 'Fan', NodeKind::Fixture, null, null)
             ->join('m', 'post', Role::Both, 'x')->join('m', 'ann', Role::Both, null, ['listed' => true])->address('m', 'ann', 0, '+442079460123')
             ->join('r', 'post', Role::Sends, 'led')->join('r', 'fan', Role::Receives)

@@ -7,14 +7,15 @@ namespace Tests\Core\Medium\Cellular;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: a phone and a modem, and what each rule of cellular must say of them. */
@@ -23,10 +24,10 @@ final class CellularRulesTest extends CoreTestCase
     /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> rule, plan, titles */
     public static function cases(): iterable
     {
-        $lane = static fn (array $modem = [], array $phone = ['listed' => true], string $class = 'modem-lte-eu', string $board = '32bit-3v3-26io', array $hazards = [], ?string $number = '+442079460123', string $region = 'eu'): Sketch => self::sketch($region)
+        $lane = static fn (array $modem = [], array $phone = ['listed' => true], string $class = 'modem-lte-eu', string $board = '32bit-3v3-26io', array $hazards = [], ?string $number = '+442079460123', string $region = 'eu', ?array $supply = null, array $capacitor = []): Sketch => self::powered(self::sketch($region)
             ->link('m', 'Mobile', 'cellular', ['country' => 'GB'])
-            ->node('post', 'Post', NodeKind::Controller, null, $board)->module('x', 'post', $class, 'Modem', SupplyFrom::Own)
-            ->module('relays', 'post', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->node('post', 'Post', NodeKind::Controller, null, $board), $class, $supply, $capacitor)
+            ->module('relays', 'post', 'relay-bank-2-high', 'Relays', FedFrom::Own)
             ->output('gate', 'post', 'Gate', more: ['hazards' => $hazards])->output('lamp', 'post', 'Lamp')
             ->node('ann', 'Ann', NodeKind::Phone, null, null)
             ->join('m', 'post', Role::Both, 'x', $modem)->join('m', 'ann', Role::Both, null, $phone)
@@ -113,17 +114,12 @@ final class CellularRulesTest extends CoreTestCase
         yield 'a letter of another alphabet' => ['cell-text-too-long', static fn () => $told('Frost: −2 °C'), ['Told needs the long alphabet']];
 
         // 2 A for 577 µs every 4.615 ms; 3.4 V is the least. 4.0 V, 1.5 Ω and 2200 µF end below it.
-        yield 'a stiff supply' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['sourceOhm' => 0.2]), []];
-        yield 'a weak supply' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['sourceOhm' => 1.5, 'esrOhm' => 0]), ['The modem of Post sags to 3.36 V when it sends']];
-        yield 'no capacitor' => ['cell-supply-sags', static fn () => $lane(class: 'modem-2g', modem: ['capacitorUf' => 0]), ['Post has no capacitor at its modem']];
-        yield 'a modem without bursts' => ['cell-supply-sags', static fn () => $lane(modem: ['sourceOhm' => 1.5]), []];
-
-        // 5 V through 1k and 1.2k is 2.73 V, through 1k and 2k 3.33; the input stands 3.1.
-        foreach ([['8bit-5v-70io', 'direct', '5 V go into a modem input that stands 3.1'], ['8bit-5v-70io', 'divider-1k-1k2', null], ['8bit-5v-70io', 'divider-1k-2k', '3.33 V go into a modem input that stands 3.1'], ['32bit-3v3-26io', 'direct', '3.3 V go into a modem input that stands 3.1'], ['32bit-3v3-26io', 'divider-1k-2k', null], ['8bit-5v-70io', 'shifter', null]] as [$board, $level, $title]) {
-            yield "{$board}, {$level}" => ['cell-level-too-high', static fn () => $lane(['level' => $level], class: 'modem-2g', board: $board), $title === null ? [] : [$title]];
-        }
-        yield '2.8 V into a 5 V board' => ['cell-level-too-low', static fn () => $lane(class: 'modem-2g', board: '8bit-5v-70io'), ["The modem's 2.8 V are below the 3 V that Post takes for high"]];
-        yield '2.8 V into a 3.3 V board' => ['cell-level-too-low', static fn () => $lane(class: 'modem-2g'), []];
+        $fed = static fn (array $supply, array $capacitor = ['microfarads' => 2200], string $class = 'modem-2g'): Sketch => $lane(class: $class, supply: ['volts' => 4.0, ...$supply], capacitor: $capacitor);
+        yield 'a stiff supply' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 0.2]), []];
+        yield 'a weak supply' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], ['microfarads' => 2200, 'esrOhm' => 0]), ['The modem of Post sags to 3.36 V when it sends']];
+        yield 'a weak supply with two capacitors' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], ['microfarads' => 2200, 'esrOhm' => 0])->part('x', 'VBAT', PartKind::Capacitor, ['microfarads' => 4700, 'esrOhm' => 0], 'more'), []];
+        yield 'no capacitor' => ['cell-supply-sags', static fn () => $fed([], []), ['Post has no capacitor at its modem']];
+        yield 'a modem without bursts' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], [], 'modem-lte-eu'), []];
 
         yield '9600 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(board: '8bit-5v-70io'), []];
         yield '115200 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(['baud' => 115200], board: '8bit-5v-70io'), ['Post cannot make 115200 baud: it is +2.12 % off']];
@@ -134,6 +130,18 @@ final class CellularRulesTest extends CoreTestCase
         yield 'the right variant' => ['cell-wrong-variant', static fn () => $lane(), []];
         yield 'the variant of another region' => ['cell-wrong-variant', static fn () => $lane(class: 'modem-lte-us'), ['The modem of Post is the variant for another region']];
         yield 'at home there' => ['cell-wrong-variant', static fn () => $lane(class: 'modem-lte-us', region: 'us'), []];
+    }
+
+    /**
+     * @param  array<string, float|int>|null  $supply  its figures; null for one of its own
+     * @param  array<string, float|int>  $capacitor  its figures; empty for none
+     */
+    private static function powered(Sketch $sketch, string $class, ?array $supply, array $capacitor): Sketch
+    {
+        $sketch = $supply === null ? $sketch : $sketch->supply('feed', 'post', 'other', 'Feed', more: $supply);
+        $sketch->module('x', 'post', $class, 'Modem', $supply === null ? FedFrom::Own : 'feed');
+
+        return $capacitor === [] ? $sketch : $sketch->part('x', 'VBAT', PartKind::Capacitor, $capacitor);
     }
 
     /**
@@ -149,7 +157,7 @@ final class CellularRulesTest extends CoreTestCase
     public function test_assign_gives_each_text_a_word_of_which_none_holds_another(): void
     {
         $sketch = self::sketch()->link('m', 'Mobile', 'cellular')
-            ->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem', SupplyFrom::Own)->module('relays', 'post', 'relay-bank-8-high', 'Relays', SupplyFrom::Own)
+            ->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem', FedFrom::Own)->module('relays', 'post', 'relay-bank-8-high', 'Relays', FedFrom::Own)
             ->node('ann', 'Ann', NodeKind::Phone, null, null)->join('m', 'post', Role::Both)->join('m', 'ann', Role::Both);
         foreach (['Lamp', 'Lamp', 'Lämp', 'Lamp on', 'Pump'] as $number => $name) {
             $sketch->output("o{$number}", 'post', $name)->control("t{$number}", 'ann', "Text {$number}", ControlKind::Text)->route("t{$number}", Action::On, "o{$number}");

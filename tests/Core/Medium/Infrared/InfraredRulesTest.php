@@ -7,6 +7,7 @@ namespace Tests\Core\Medium\Infrared;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -14,7 +15,6 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: a room with a remote, an appliance and a board of ours, and what each rule of infrared must say of it. */
@@ -26,11 +26,11 @@ final class InfraredRulesTest extends CoreTestCase
         $room = static fn (array $emitter = [], array $receiver = [], array $link = [], string $part = 'infrared-emitter'): Sketch => self::sketch()
             ->link('room', 'Room', 'infrared', $link)
             ->node('send', 'Sender', NodeKind::Controller, null, '8bit-5v-20io')
-            ->module('led', 'send', $part, 'LED', SupplyFrom::Board5V)
+            ->module('led', 'send', $part, 'LED', FedFrom::Board5V)
             ->module('keys', 'send', 'button-pad-4', 'Keys')
             ->node('hear', 'Hearer', NodeKind::Controller, null, '8bit-5v-20io')
             ->module('eye', 'hear', 'infrared-receiver', 'Eye')
-            ->module('relays', 'hear', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            ->module('relays', 'hear', 'relay-bank-2-low', 'Relays', FedFrom::Own)
             ->output('lamp', 'hear', 'Lamp')
             ->node('remote', 'Remote', NodeKind::Remote, null, null)
             ->node('fan', 'Fan', NodeKind::Fixture, null, null)

@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Severity;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\Ip\IpEnds;
 use Rundfunk\Medium\Ip\Subnet;
@@ -16,7 +17,6 @@ use Rundfunk\Plan\Address;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: a broker and two boards, and what each rule of IP must say of them. */
@@ -29,7 +29,7 @@ final class IpRulesTest extends CoreTestCase
             ->link('l', 'House', 'ip', $link)
             ->node('hub', 'Hub', NodeKind::Gateway, null, 'computer-40pin')
             ->node('board', 'Board', NodeKind::Controller, null, 'wifi-3v3-11io')
-            ->module('relays', 'board', 'relay-bank-2-high', 'Relays', SupplyFrom::Own)
+            ->module('relays', 'board', 'relay-bank-2-high', 'Relays', FedFrom::Own)
             ->output('lamp', 'board', 'Lamp', more: ['hazards' => $hazards])
             ->join('l', 'hub', Role::Both, null, $hubEnd)->join('l', 'board', Role::Both, null, $boardEnd)
             ->address('l', 'hub', 0, $hub)->address('l', 'board', 0, $board)

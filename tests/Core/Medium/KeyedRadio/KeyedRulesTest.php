@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
 use Rundfunk\Medium\KeyedRadio\KeyedRules;
@@ -15,7 +16,6 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: a fob and a board, and what each rule of keyed radio must say of them. */
@@ -28,7 +28,7 @@ final class KeyedRulesTest extends CoreTestCase
             ->link('l', 'Fob', 'keyed-radio', $link)
             ->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')
             ->module('ear', 'board', $part, 'Ear')
-            ->module('relays', 'board', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            ->module('relays', 'board', 'relay-bank-2-low', 'Relays', FedFrom::Own)
             ->output('lamp', 'board', 'Lamp', more: ['hazards' => $hazards])
             ->output('fan', 'board', 'Fan')
             ->node('fob', 'Fob', NodeKind::Remote, null, null)
@@ -125,7 +125,7 @@ final class KeyedRulesTest extends CoreTestCase
     {
         $plan = self::sketch()
             ->link('l', 'Own', 'keyed-radio')
-            ->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')->module('ear', 'board', 'keyed-receiver', 'Ear')->module('relays', 'board', 'relay-bank-2-low', 'Relays', SupplyFrom::Own)
+            ->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')->module('ear', 'board', 'keyed-receiver', 'Ear')->module('relays', 'board', 'relay-bank-2-low', 'Relays', FedFrom::Own)
             ->output('lamp', 'board', 'Lamp')
             ->node('tx', 'Sender', NodeKind::Controller, null, '8bit-5v-20io')->module('txm', 'tx', 'keyed-transmitter', 'Tx')->module('pad', 'tx', 'button-pad-2', 'Pad')
             ->control('on', 'tx', 'On')->control('off', 'tx', 'Off')

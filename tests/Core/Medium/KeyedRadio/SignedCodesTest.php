@@ -6,6 +6,7 @@ namespace Tests\Core\Medium\KeyedRadio;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Medium\KeyedRadio\KeyedCodes;
@@ -15,7 +16,6 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** Everyone on keyed radio hears everyone: a sender signs, and needs a code for each of its commands, whoever they are for. */
@@ -27,8 +27,8 @@ final class SignedCodesTest extends CoreTestCase
         $sketch = self::sketch()->link('l', 'Air', 'keyed-radio');
         for ($board = 0; $board < $boards; $board++) {
             $sketch->node("b{$board}", "Board {$board}", NodeKind::Controller, null, '8bit-5v-70io')
-                ->module("b{$board}-ear", "b{$board}", 'keyed-receiver', 'Ear', SupplyFrom::Board5V)
-                ->module("b{$board}-bank", "b{$board}", 'relay-bank-8-low', 'Relays', SupplyFrom::Own)
+                ->module("b{$board}-ear", "b{$board}", 'keyed-receiver', 'Ear', FedFrom::Board5V)
+                ->module("b{$board}-bank", "b{$board}", 'relay-bank-8-low', 'Relays', FedFrom::Own)
                 ->join('l', "b{$board}", Role::Receives, "b{$board}-ear");
             for ($lamp = 1; $lamp <= 8; $lamp++) {
                 $sketch->output("b{$board}-{$lamp}", "b{$board}", "Lamp {$lamp}", OutputKind::Relay, "b{$board}-bank", "IN{$lamp}");
@@ -36,7 +36,7 @@ final class SignedCodesTest extends CoreTestCase
         }
         for ($sender = 0; $sender < $senders; $sender++) {
             $sketch->node("s{$sender}", "Sender {$sender}", NodeKind::Handset, null, '8bit-5v-70io')
-                ->module("s{$sender}-tx", "s{$sender}", 'keyed-transmitter', 'Tx', SupplyFrom::Board5V)
+                ->module("s{$sender}-tx", "s{$sender}", 'keyed-transmitter', 'Tx', FedFrom::Board5V)
                 ->join('l', "s{$sender}", Role::Sends, "s{$sender}-tx");
             for ($key = 0; $key < $keys; $key++) {
                 $sketch->control("s{$sender}-{$key}", "s{$sender}", "Key {$key}")

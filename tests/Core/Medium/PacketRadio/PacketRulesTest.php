@@ -7,6 +7,7 @@ namespace Tests\Core\Medium\PacketRadio;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\DerivedId;
 use Rundfunk\Edit\Editor;
@@ -16,7 +17,6 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\SupplyFrom;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: how the air is set up, and what each rule of packet radio must say of it. */
@@ -26,10 +26,10 @@ final class PacketRulesTest extends CoreTestCase
     public static function cases(): iterable
     {
         $second = static fn (Sketch $s, array $settings = []): Sketch => $s
-            ->node('hand2', 'Second', NodeKind::Handset, null, '8bit-5v-20io')->module('hand2-radio', 'hand2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->node('hand2', 'Second', NodeKind::Handset, null, '8bit-5v-20io')->module('hand2-radio', 'hand2', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->join('l', 'hand2', Role::Sends, 'hand2-radio', $settings);
         $other = static fn (Sketch $s, array $deliberate = []): Sketch => $s
-            ->node('board2', 'Twin', NodeKind::Controller, null, '8bit-5v-20io')->module('board2-radio', 'board2', 'packet-radio-plain', 'Radio', SupplyFrom::Board3V3)
+            ->node('board2', 'Twin', NodeKind::Controller, null, '8bit-5v-20io')->module('board2-radio', 'board2', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->join('l', 'board2', Role::Receives, 'board2-radio', [], $deliberate);
 
         yield 'ends agree' => ['packet-ends-disagree', static fn (): Sketch => self::air([], ['rateKbps' => 250]), []];
@@ -354,7 +354,7 @@ final class PacketRulesTest extends CoreTestCase
     #[DataProvider('powers')]
     public function test_power_over_the_regions_limit_is_named(string $region, string $module, int $powerDbm, bool $over): void
     {
-        $plan = self::sketch($region)->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->module('r', 'n', $module, 'Radio', SupplyFrom::Adapter)
+        $plan = self::sketch($region)->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->module('r', 'n', $module, 'Radio', FedFrom::Adapter)
             ->link('l', 'Air', 'packet-radio', ['powerDbm' => $powerDbm])->join('l', 'n', Role::Sends, 'r')->plan();
         self::assertCount($over ? 1 : 0, self::found($plan, 'packet-power-over-limit'));
     }

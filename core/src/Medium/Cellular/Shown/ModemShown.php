@@ -7,7 +7,7 @@ namespace Rundfunk\Medium\Cellular\Shown;
 use Rundfunk\Medium\Cellular\DialogueStep;
 use Rundfunk\View\Shown\ListOf;
 
-/** A modem: its dialogue, its commands, its supply and level. */
+/** A modem: its dialogue, its commands and its supply. */
 final readonly class ModemShown
 {
     public function __construct(
@@ -27,10 +27,10 @@ final readonly class ModemShown
         public array $commands,
         /** @var ModemSupply|null null where nothing is known of its bursts */
         public ?ModemSupply $supply,
-        /** @var float|null on its input */
-        public ?float $levelV,
-        /** @var float|null that its input stands */
-        public ?float $levelMostV,
+        /** @var string|null the supply that feeds it */
+        public ?string $fedBy,
+        /** @var string|null what that gives: "4 V" */
+        public ?string $volts,
     ) {
     }
 }

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Demo\Faulty;
+
+use Rundfunk\Demo\FedFrom;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+
+/** What can go wrong between a plug and a part. */
+final readonly class PowerFaults
+{
+    public static function add(Sketch $sketch): void
+    {
+        $sketch->place('cellar', 'Cellar');
+        self::feeds($sketch);
+        self::regulators($sketch);
+        self::boards($sketch);
+        self::levels($sketch);
+    }
+
+    private static function feeds(Sketch $sketch): void
+    {
+        $sketch
+            // supply-too-high: a radio on five volts; supply-too-low: coils on three; supply-unknown; rail-twice
+            ->node('cellar-1', 'Cellar 1', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->module('cellar-radio', 'cellar-1', 'packet-radio-plain', 'Radio on 5 V', FedFrom::Board5V)
+            ->module('cellar-coils', 'cellar-1', 'relay-bank-1-low', 'Coil on 3.3 V', FedFrom::Board3V3)
+            ->supply('cellar-what', 'cellar-1', 'other', 'Some supply')
+            ->module('cellar-more', 'cellar-1', 'relay-bank-2-low', 'Relays on something', 'cellar-what')
+            ->supply('cellar-again', 'cellar-1', 'board-5v', '5V pin again')
+            ->module('cellar-again-coil', 'cellar-1', 'relay-bank-1-low', 'Coil on the pin again', 'cellar-again')
+            // rail-missing, supply-unfed, supply-idle
+            ->node('cellar-2', 'Cellar 2', NodeKind::Controller, 'cellar', null)
+            ->module('cellar-orphan', 'cellar-2', 'packet-radio-plain', 'Radio without a board', FedFrom::Board3V3)
+            ->supply('cellar-adapter', 'cellar-2', 'regulator-adapter', 'Adapter on nothing')
+            ->supply('cellar-spare', 'cellar-2', 'plug-5v-1a', 'Spare plug');
+    }
+
+    private static function regulators(Sketch $sketch): void
+    {
+        $sketch
+            ->node('cellar-3', 'Cellar 3', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->supply('cellar-bench', 'cellar-3', 'bench', 'Bench', more: ['volts' => 14.0])
+            // regulator-overfed: an adapter that stands twelve volts on fourteen
+            ->supply('cellar-over', 'cellar-3', 'regulator-adapter', 'Adapter on 14 V', 'cellar-bench')
+            // regulator-drops-out: an adapter on a pin of its own voltage
+            ->supply('cellar-under', 'cellar-3', 'regulator-adapter', 'Adapter on 3.3 V', $sketch->pin('cellar-3', 'board-3v3'))
+            ->module('cellar-under-radio', 'cellar-3', 'packet-radio-plain', 'Radio', 'cellar-under')
+            // regulator-hot: a linear regulator from a car's voltage; and a radio that asks much of it
+            ->supply('cellar-hot', 'cellar-3', 'linear-5v', 'Hot regulator', 'cellar-bench')
+            ->supply('cellar-hot-adapter', 'cellar-3', 'regulator-adapter', 'Adapter on the hot one', 'cellar-hot')
+            // supply-cannot-give
+            ->supply('cellar-wrong', 'cellar-3', 'linear-5v', 'Six from five', 'cellar-bench', more: ['volts' => 6.0])
+            // supply-in-circle
+            ->supply('cellar-circle', 'cellar-3', 'buck', 'Hen', null)
+            ->supply('cellar-round', 'cellar-3', 'buck', 'Egg', 'cellar-circle')
+            ->refeed('cellar-circle', 'cellar-round');
+        foreach (range(1, 6) as $number) {
+            $sketch->module("cellar-hot-{$number}", 'cellar-3', 'packet-radio-amplified', "Loud radio {$number}", 'cellar-hot-adapter');
+        }
+    }
+
+    private static function boards(Sketch $sketch): void
+    {
+        $sketch
+            // board-fed-twice, board-input-unfit: twelve volts at the USB socket, and a plug beside it
+            ->node('cellar-4', 'Cellar 4', NodeKind::Controller, 'cellar', '32bit-3v3-26io')
+            ->supply('cellar-twelve', 'cellar-4', 'plug-12v-2a', 'Twelve volts', null, FeedsAt::Usb)
+            ->supply('cellar-five', 'cellar-4', 'plug-5v-1a', 'Five volts', null, FeedsAt::FiveVolt)
+            // cable-drops, fuse-missing: a lead battery at the end of a bell wire
+            ->node('cellar-5', 'Cellar 5', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->supply('cellar-lead', 'cellar-5', 'lead-12v', 'Battery', more: ['cableM' => 40, 'cableMm2' => 0.14])
+            ->supply('cellar-lead-buck', 'cellar-5', 'buck', 'Buck', 'cellar-lead', FeedsAt::FiveVolt)
+            ->module('cellar-lead-relays', 'cellar-5', 'relay-bank-8-low', 'Relays', 'cellar-lead-buck')
+            // fuse-unfit: four amperes behind a wire for half of one
+            ->node('cellar-6', 'Cellar 6', NodeKind::Handset, 'cellar', '8bit-5v-20io')
+            ->supply('cellar-second', 'cellar-6', 'lead-12v', 'Second battery', more: ['cableM' => 1, 'cableMm2' => 0.14, 'fuseA' => 4.0])
+            // regulator-drains: it sleeps, and its regulator does not
+            ->supply('cellar-drain', 'cellar-6', 'linear-5v', 'Upright regulator', 'cellar-second', FeedsAt::FiveVolt)
+            ->sleeping('cellar-6')
+            // board-browns-out: old cells for a board that wants half an ampere at once
+            ->node('cellar-7', 'Cellar 7', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')
+            ->supply('cellar-tired', 'cellar-7', 'bench', 'Long thin leads', null, FeedsAt::FiveVolt, ['sourceOhm' => 6.0]);
+    }
+
+    private static function levels(Sketch $sketch): void
+    {
+        $sketch
+            // relay-holds: three volts do not let go what five hold
+            ->node('cellar-8', 'Cellar 8', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')
+            ->module('cellar-low', 'cellar-8', 'relay-bank-1-low', 'Low relay', FedFrom::Board5V)
+            ->wire('cellar-low', 'IN1', 'IO25')
+            ->output('cellar-lamp', 'cellar-8', 'Cellar lamp', OutputKind::Relay, 'cellar-low', 'IN1')
+            // pull-up-missing: a key on a pin that holds nothing up
+            ->module('cellar-key', 'cellar-8', 'button-pad-1', 'Key')
+            ->wire('cellar-key', 'K1', 'IO34')
+            ->control('cellar-press', 'cellar-8', 'Cellar key', ControlKind::Button, 'cellar-key', 'K1');
+    }
+}

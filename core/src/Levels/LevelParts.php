@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Levels;
+
+use Rundfunk\Figures;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Plan;
+
+/** The discrete parts that make the ends of a wire fit, in place of those that do not. */
+final readonly class LevelParts
+{
+    /** @param  list<Operation>  $operations */
+    private function __construct(public string $words, public array $operations)
+    {
+    }
+
+    public static function fitting(Plan $plan, WireLevels $levels): self
+    {
+        $divider = $levels->isTooHigh() || $levels->divider() !== null ? $levels->dividerThatFits() : null;
+        $without = array_values(array_filter($levels->parts, static fn (Part $part): bool => in_array($part->kind, [PartKind::Divider, PartKind::SeriesResistor], true)));
+        if ($divider === null) {
+            // A high that is enough by itself needs nothing; only what was put there spoils it.
+            $straight = $without !== [] && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
+
+            return new self(
+                $straight ? 'nothing between: straight' : 'level shifter, one channel',
+                [...array_map(self::remove(...), $without), ...($straight ? [] : [self::add($plan, $levels, PartKind::Shifter)])],
+            );
+        }
+        [$upper, $lower] = $divider;
+        $values = ['ohms' => $upper, 'lowerOhms' => $lower];
+        $old = $levels->divider();
+        $operations = $old === null
+            ? [self::add($plan, $levels, PartKind::Divider, $upper, $lower)]
+            : [Operation::change(Part::kind(), $old->id, $values)];
+
+        return new self('divider '.Figures::ohms($upper).' / '.Figures::ohms($lower), $operations);
+    }
+
+    /** The resistor that holds a wire up which nothing else does. */
+    public static function pullUp(Plan $plan, string $moduleId, string $terminal, float $ohms): self
+    {
+        $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::PullUp->value), $moduleId, $terminal, PartKind::PullUp, $ohms);
+
+        return new self('pull-up resistor '.Figures::ohms($ohms), [Operation::add($part)]);
+    }
+
+    private static function add(Plan $plan, WireLevels $levels, PartKind $kind, ?float $ohms = null, ?float $lowerOhms = null): Operation
+    {
+        $module = $levels->wire->module;
+        $terminal = $levels->wire->terminal->name;
+
+        return Operation::add(new Part($plan->newId('part', $module->id, $terminal, $kind->value), $module->id, $terminal, $kind, $ohms, $lowerOhms));
+    }
+
+    private static function remove(Part $part): Operation
+    {
+        return Operation::remove(Part::kind(), $part->id);
+    }
+}

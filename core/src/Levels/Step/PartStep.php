@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Levels\Step;
+
+use Rundfunk\Assign\Proposal;
+use Rundfunk\Assign\Stage;
+use Rundfunk\Assign\Step;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Wire;
+use Rundfunk\Figures;
+use Rundfunk\Knowledge;
+use Rundfunk\Levels\LevelParts;
+use Rundfunk\Levels\Wiring;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Power\Burst;
+use Rundfunk\Power\SupplyTree;
+
+/** The discrete parts that wires and supplies need: dividers, shifters, pull-ups, capacitors. Each is to be bought. */
+final readonly class PartStep implements Step
+{
+    public function stage(): Stage
+    {
+        return Stage::Part;
+    }
+
+    public function propose(Plan $plan, Knowledge $knowledge): iterable
+    {
+        $look = new Look($plan, $knowledge);
+        $wiring = new Wiring($plan, $look->catalogue, SupplyTree::in($look));
+        foreach ($plan->nodes() as $node) {
+            $first = [];
+            foreach ($look->wiresOf($node) as $wire) {
+                // A terminal that is wired twice is a finding of its own; the parts are put there once.
+                $first["{$wire->module->id} {$wire->terminal->name}"] ??= $wire;
+            }
+            foreach ($first as $wire) {
+                yield from $this->between($plan, $wiring, $wire);
+            }
+            foreach ($plan->modulesOf($node) as $module) {
+                yield from $this->capacitor($plan, SupplyTree::in($look), $node, $module);
+            }
+        }
+    }
+
+    /** @return iterable<Proposal> */
+    private function between(Plan $plan, Wiring $wiring, Wire $wire): iterable
+    {
+        $spot = Spot::of($wire->module, "{$wire->node->name}, {$wire->module->name}", $wire->terminal->name);
+        $levels = $wiring->levels($wire);
+        if ($levels !== null && ($levels->isTooHigh() || $levels->isTooLow() || $levels->holdsOn())) {
+            $parts = LevelParts::fitting($plan, $levels);
+            $why = match (true) {
+                $levels->isTooHigh() => Figures::significant((float) $levels->arrivesV()).' V would go into an input that stands '.Figures::significant((float) $levels->mostV).'.',
+                $levels->isTooLow() => Figures::significant((float) $levels->leastArrivesV()).' V are below the '.Figures::significant((float) $levels->takesV).' V that it takes for high.',
+                default => 'A high would leave '.Figures::significant((float) $levels->leftAcrossLedV()).' V across its input: enough to hold it on.',
+            };
+            yield new Proposal($this->stage(), $spot, "Between {$wire->node->name} and {$wire->module->name} {$wire->terminal->name}", null, "{$parts->words} (buy)", $why, $parts->operations);
+        }
+        $ohms = $wiring->missingPullUpOhm($wire);
+        if ($ohms !== null) {
+            $part = LevelParts::pullUp($plan, $wire->module->id, $wire->terminal->name, $ohms);
+            yield new Proposal($this->stage(), $spot, "Pull-up of {$wire->node->name} · {$wire->module->name} {$wire->terminal->name}", null, "{$part->words} (buy)", 'Nothing else holds the wire high.', $part->operations);
+        }
+    }
+
+    /** @return iterable<Proposal> */
+    private function capacitor(Plan $plan, SupplyTree $tree, Node $node, Module $module): iterable
+    {
+        $burst = Burst::of($tree, $module);
+        $leastV = $tree->moduleClass($module)->minV;
+        $droop = $burst?->droop();
+        if ($burst === null || ($droop !== null && $droop->steadyV() >= $leastV)) {
+            return;
+        }
+        $enough = $burst->enoughUf($leastV);
+        if ($enough === null) {
+            return;
+        }
+        yield new Proposal(
+            $this->stage(),
+            Spot::of($module, "{$node->name}, {$module->name}", 'supplyId'),
+            "Capacitor of {$node->name} · {$module->name}",
+            null,
+            Figures::significant($enough).' µF (buy)',
+            'It sends in bursts of amperes: without it its supply falls below '.Figures::significant($leastV).' V in each.',
+            $burst->with($plan, $enough),
+        );
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Levels;
+
+use Rundfunk\Catalogue\ModuleClass;
+use Rundfunk\Check\Wire;
+use Rundfunk\Electrical\ESeries;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+
+/**
+ * The two ends of one wire, compared: what the one gives for high, what comes of it through the parts between, what the
+ * other takes for high and stands. Sources of the figures: the catalogue's; comparison as in any logic family's data sheet
+ * (V_OH ≥ V_IH, V_OH(max) ≤ the input's absolute maximum).
+ */
+final readonly class WireLevels
+{
+    /** Through a resistor in the wire or a divider the bus is too slow beyond this. Common practice. */
+    private const FAST = ['spi.sck', 'spi.mosi', 'spi.miso'];
+
+    /**
+     * @param  bool  $driven  the board says something by it, and does not hear
+     * @param  float|null  $givesV  the highest high that is given
+     * @param  float|null  $leastGivesV  the lowest high
+     * @param  float|null  $takesV  from here on the other end takes it for high
+     * @param  float|null  $mostV  the most that the other end stands
+     * @param  list<Part>  $parts  at the terminal
+     */
+    private function __construct(
+        public Wire $wire,
+        public ModuleClass $class,
+        public bool $driven,
+        public ?float $givesV,
+        public ?float $leastGivesV,
+        public ?float $takesV,
+        public ?float $mostV,
+        public ?float $supplyV,
+        public array $parts,
+    ) {
+    }
+
+    /**
+     * @param  float|null  $supplyV  of the module, nominally
+     * @param  list<Part>  $parts  of the module
+     * @return self|null null where no level is to be compared: a bare contact, a coil, a lamp
+     */
+    public static function of(Wire $wire, ModuleClass $class, ?float $supplyV, array $parts): ?self
+    {
+        $levels = $class->levels;
+        if ($levels === null || $wire->terminal->contact) {
+            return null;
+        }
+        $board = $wire->board;
+        $parts = array_values(array_filter($parts, static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
+        if (! $wire->terminal->isDriven()) {
+            return new self($wire, $class, false, $levels->outHighV($supplyV), $levels->outLeastHighV($supplyV), $wire->terminal->needs === 'analogue' ? null : $board->levels->highInV, $board->levels->mostInV, $supplyV, $parts);
+        }
+
+        return new self(
+            $wire, $class, true,
+            $wire->terminal->open ? null : $board->logicV,
+            $wire->terminal->open ? null : $board->levels->highOutV,
+            $levels->inHighV($supplyV),
+            $levels->inMostV,
+            $supplyV,
+            $parts,
+        );
+    }
+
+    /** A level shifter or a transistor between makes the levels of either end. */
+    public function isShifted(): bool
+    {
+        foreach ($this->parts as $part) {
+            if ($part->kind === PartKind::Shifter || $part->kind === PartKind::Driver) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return Part|null the divider between */
+    public function divider(): ?Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->share() !== null) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return float|null the highest high that arrives; null where it is made to fit, or nobody can tell */
+    public function arrivesV(): ?float
+    {
+        return $this->givesV === null || $this->isShifted() ? null : $this->givesV * ($this->divider()?->share() ?? 1.0);
+    }
+
+    /** @return float|null the lowest high that arrives */
+    public function leastArrivesV(): ?float
+    {
+        return $this->leastGivesV === null || $this->isShifted() ? null : $this->leastGivesV * ($this->divider()?->share() ?? 1.0);
+    }
+
+    public function isTooHigh(): bool
+    {
+        $arrivesV = $this->arrivesV();
+
+        return $arrivesV !== null && $this->mostV !== null && $arrivesV > $this->mostV + 1e-6;
+    }
+
+    public function isTooLow(): bool
+    {
+        $arrivesV = $this->leastArrivesV();
+
+        return $arrivesV !== null && $this->takesV !== null && $arrivesV < $this->takesV - 1e-6;
+    }
+
+    /** @return float|null volts that a high leaves across an opto input whose other side hangs on the module's supply; null where there is none */
+    public function leftAcrossLedV(): ?float
+    {
+        $highV = $this->wire->board->levels->highOutV;
+
+        return ! $this->driven || $this->class->levels?->ledDropV === null || $this->supplyV === null || $this->isShifted() ? null : max(0.0, $this->supplyV - $highV);
+    }
+
+    /** It is not let go by a high, at least without an indicator in series. */
+    public function holdsOn(): bool
+    {
+        $left = $this->leftAcrossLedV();
+
+        return $left !== null && $left > ($this->class->levels->ledBareV ?? INF) + 1e-6;
+    }
+
+    /**
+     * The two resistors that bring the given high to the other end's own high, or as near below it as a drawer of E24 allows.
+     *
+     * @return array{float, float}|null upper and lower, ohms; null where none is right
+     */
+    public function dividerThatFits(): ?array
+    {
+        if (in_array($this->wire->terminal->needs, self::FAST, true) || $this->givesV === null || $this->mostV === null) {
+            return null;
+        }
+        $wantsV = $this->driven ? $this->class->levels?->outHighV($this->supplyV) ?? 0.95 * $this->mostV : $this->wire->board->logicV;
+        if ($wantsV <= 0.0 || $this->givesV <= $wantsV) {
+            return null;
+        }
+        $lowerOhm = ESeries::E24->down(1_000 * $wantsV / ($this->givesV - $wantsV) + 1e-6);
+        $share = $lowerOhm / (1_000 + $lowerOhm);
+        $fits = $this->givesV * $share <= $this->mostV + 1e-6 && ($this->takesV === null || ($this->leastGivesV ?? $this->givesV) * $share >= $this->takesV - 1e-6);
+
+        return $fits ? [1_000.0, $lowerOhm] : null;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+/** The fuses there are, and what a cord carries. Source: preferred ratings of IEC 60127; cords: common practice, local code decides. */
+final readonly class Fuses
+{
+    private const RATINGS = [1.0, 1.25, 1.6, 2.0, 2.5, 3.15, 4.0, 5.0, 6.3, 8.0];
+
+    /** @return float|null the smallest rating that is not below, amperes; null where there is none for a home */
+    public static function atLeast(float $ampere): ?float
+    {
+        foreach ([0.1, 1.0, 10.0] as $decade) {
+            foreach (self::RATINGS as $rating) {
+                $fuseA = round($rating * $decade, 3);
+                if ($fuseA >= $ampere - 1e-9 && $fuseA <= 20.0) {
+                    return $fuseA;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return float what one core carries as a cord in air, amperes */
+    public static function cordA(float $mm2): float
+    {
+        return match (true) {
+            $mm2 >= 1.5 => 16.0,
+            $mm2 >= 1.0 => 10.0,
+            $mm2 >= 0.75 => 6.0,
+            $mm2 >= 0.5 => 3.0,
+            // Thin hook-up wire: four amperes to the square millimetre.
+            default => 4.0 * $mm2,
+        };
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Refeeding;
+use Rundfunk\Power\SupplyTree;
+
+/** A board that is fed with what its input was not made for. */
+#[Finds('board-input-unfit', WorkStep::PinsAndPower)]
+final readonly class BoardInputUnfit implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $board = $tree->board($supply);
+        if ($supply->feedsAt === null || $board === null) {
+            return [];
+        }
+        $input = $board->input($supply->feedsAt);
+        $volts = $tree->volts($supply);
+        $node = $look->plan->node($supply->nodeId);
+        if ($input === null) {
+            $better = Refeeding::input($board, $volts);
+
+            return [Finding::fault(
+                "{$node->name} has no such input as {$supply->name} is to feed it at",
+                Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'feedsAt'),
+                "It is a {$board->name}.",
+                'Choose one of its inputs.',
+                $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
+            )];
+        }
+        if ($volts === null || (! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV))) {
+            return [];
+        }
+        $better = Refeeding::input($board, $volts);
+        $high = $volts->isAbove($input->maxV);
+
+        return [Finding::fault(
+            "{$node->name} gets {$volts->words()} at its {$input->name}, which wants ".Figures::significant($input->minV).' to '.Figures::significant($input->maxV),
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'feedsAt'),
+            $high ? 'The board, or the regulator on it, does not stand that.' : 'The board starts and stops as it pleases, above all when something sends or switches.',
+            'Another supply, a regulator between, or another input of the board.',
+            $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
+            numbers: ['least_v' => round($volts->minV, 3), 'most_v' => round($volts->maxV, 3)],
+        )];
+    }
+}

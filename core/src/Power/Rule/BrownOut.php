@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
+
+/** A supply that sags below what the board starts again at, when everything is at its peak at once. */
+#[Finds('board-browns-out', WorkStep::PinsAndPower)]
+final readonly class BrownOut implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $board = $tree->board($supply);
+        $volts = $tree->volts($supply);
+        if ($supply->feedsAt === null || $board === null || $volts === null) {
+            return [];
+        }
+        $ownOhm = $supply->sourceOhm ?? $tree->classOf($supply)->sourceOhm;
+        $leftV = $volts->minV - $ownOhm * $tree->load($supply)->peakMa / 1000;
+        $leastV = $board->own->brownOutV;
+        if ($leftV >= $leastV - 1e-6 || $volts->isBelow($board->input($supply->feedsAt)->minV ?? 0.0)) {
+            return [];
+        }
+        $node = $look->plan->node($supply->nodeId);
+
+        return [Finding::fault(
+            "{$node->name} sags to ".Figures::significant(max(0.0, $leftV)).' V when everything draws at once, and starts again below '.Figures::significant($leastV),
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            Figures::significant($tree->load($supply)->peakMa).' mA through '.Figures::significant($ownOhm).' Ω leave no more. It looks like bad code: the board starts anew whenever it sends.',
+            'A stiffer supply, shorter and thicker wires, or a supply of its own for what draws most.',
+            numbers: ['left_v' => round($leftV, 3), 'least_v' => $leastV],
+        )];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
+
+/** A cable that loses more of the voltage than it should. Common practice: a twentieth. */
+#[Finds('cable-drops', WorkStep::PinsAndPower)]
+final readonly class CableDrops implements SupplyRule
+{
+    /** Of what is fed into the cable. Common practice. */
+    private const MOST = 0.05;
+
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $dropV = $tree->cableDropV($supply);
+        $volts = $tree->volts($supply);
+        if ($volts === null || $supply->cableM === null || $supply->cableMm2 === null || $dropV <= self::MOST * $volts->nominalV) {
+            return [];
+        }
+        $enough = null;
+        foreach ([0.14, 0.25, 0.5, 0.75, 1.0, 1.5, 2.5, 4.0] as $mm2) {
+            if ($enough === null && $dropV * $supply->cableMm2 / $mm2 <= self::MOST * $volts->nominalV) {
+                $enough = $mm2;
+            }
+        }
+        $peak = Figures::significant($tree->load($supply)->peakMa);
+
+        return [Finding::warning(
+            "The cable of {$supply->name} loses ".Figures::significant($dropV).' V',
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'cableMm2'),
+            "{$peak} mA go there and back through ".Figures::significant($supply->cableM).' m of '.Figures::significant($supply->cableMm2).' mm².',
+            'Thicker cores, a shorter way, or more volts and a regulator at the far end.',
+            $enough === null ? null : Fix::change('Take '.Figures::significant($enough).' mm²', $supply, ['cableMm2' => $enough]),
+            numbers: ['drop_v' => round($dropV, 3), 'peak_ma' => $tree->load($supply)->peakMa],
+        )];
+    }
+}

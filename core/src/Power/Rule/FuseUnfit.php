@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Fuses;
+use Rundfunk\Power\SupplyTree;
+
+/** A fuse that blows for nothing, or one that lets the supply or the cable burn first. */
+#[Finds('fuse-unfit', WorkStep::PinsAndPower)]
+final readonly class FuseUnfit implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        if ($supply->fuseA === null) {
+            return [];
+        }
+        $leastA = 1.25 * $tree->load($supply)->peakMa / 1000;
+        $cableA = $supply->cableMm2 === null ? null : Fuses::cordA($supply->cableMm2);
+        $small = $supply->fuseA < $leastA - 1e-6;
+        if (! $small && ($cableA === null || $supply->fuseA <= $cableA + 1e-6)) {
+            return [];
+        }
+        $right = Fuses::atLeast($leastA);
+        $right = $right !== null && ($cableA === null || $right <= $cableA) ? $right : null;
+        $fix = $right === null ? null : Fix::change('Take a fuse of '.Figures::significant($right).' A', $supply, ['fuseA' => $right]);
+        $fuse = Figures::significant($supply->fuseA);
+
+        return [$small
+            ? Finding::warning("The fuse of {$supply->name} blows when all is on", Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'fuseA'), "{$fuse} A are less than 1.25 times the ".Figures::significant($tree->load($supply)->peakMa).' mA that are drawn at most.', 'The next larger fuse that the cable stands.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'least_a' => round($leastA, 3)])
+            : Finding::danger("The cable of {$supply->name} burns before its fuse blows", Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'fuseA'), Figures::significant($supply->cableMm2).' mm² carry '.Figures::significant($cableA).' A, and the fuse holds at '.$fuse.'.', 'A smaller fuse, or thicker cores; local code decides.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'cable_a' => $cableA]),
+        ];
+    }
+}

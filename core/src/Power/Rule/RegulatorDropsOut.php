@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
+
+/** A regulator that gets too little to hold its output. */
+#[Finds('regulator-drops-out', WorkStep::PinsAndPower)]
+final readonly class RegulatorDropsOut implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $lackingV = $tree->lackingV($supply);
+        $parent = $tree->parent($supply);
+        if ($lackingV === null || $parent === null || $tree->isCircular($supply)) {
+            return [];
+        }
+        $gets = $tree->volts($parent);
+        $needs = Figures::significant(($gets->minV ?? 0.0) + $lackingV);
+
+        return [Finding::fault(
+            "{$supply->name} gets {$gets?->words()} from {$parent->name} and needs {$needs} V",
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            'Below that its output follows its input down: what hangs on it starts again whenever the battery is low or the load is high.',
+            'Feed it from more, or take one that needs less above its output.',
+            numbers: ['gets_v' => round($gets->minV ?? 0.0, 3), 'needs_v' => round(($gets->minV ?? 0.0) + $lackingV, 3)],
+        )];
+    }
+}

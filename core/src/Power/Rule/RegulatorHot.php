@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
+
+/** A linear regulator that must shed more heat than its package can. */
+#[Finds('regulator-hot', WorkStep::PinsAndPower)]
+final readonly class RegulatorHot implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $mostW = $tree->classOf($supply)->takes?->heatW;
+        if ($mostW === null || ! $tree->isTooHot($supply)) {
+            return [];
+        }
+        $heatW = $tree->heatW($supply);
+        $typical = Figures::significant($tree->load($supply)->typicalMa);
+
+        return [Finding::fault(
+            "{$supply->name} sheds ".Figures::significant($heatW).' W and stands '.Figures::significant($mostW),
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            "It turns what is too much into heat, at {$typical} mA as a rule. It switches itself off, comes back, and switches off again.",
+            'A buck regulator, or less voltage at its input.',
+            numbers: ['heat_w' => round($heatW, 3), 'most_w' => $mostW],
+        )];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\SupplyRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Power\SupplyTree;
+
+/** A regulator that gets more than it stands. */
+#[Finds('regulator-overfed', WorkStep::PinsAndPower)]
+final readonly class RegulatorOverfed implements SupplyRule
+{
+    public function check(Supply $supply, Look $look): iterable
+    {
+        $tree = SupplyTree::in($look);
+        $parent = $tree->parent($supply);
+        $takes = $tree->classOf($supply)->takes;
+        if (! $tree->isOverfed($supply) || $parent === null || $takes === null) {
+            return [];
+        }
+
+        return [Finding::fault(
+            "{$supply->name} gets {$tree->volts($parent)?->words()} from {$parent->name} and stands ".Figures::significant($takes->maxV),
+            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            'It breaks down, and what it was fed goes on to whatever it feeds.',
+            'Feed it from less, or take one that stands it.',
+            numbers: ['gets_v' => round($tree->volts($parent)->maxV ?? 0.0, 3), 'stands_v' => $takes->maxV],
+        )];
+    }
+}

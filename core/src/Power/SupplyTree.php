@@ -1,0 +1,402 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Catalogue\ModuleClass;
+use Rundfunk\Catalogue\Rail;
+use Rundfunk\Catalogue\SupplyClass;
+use Rundfunk\Catalogue\SupplySort;
+use Rundfunk\Check\Look;
+use Rundfunk\Electrical\CopperPair;
+use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Supply;
+
+/**
+ * What lives on what: supplies with their parents, on one node or across several, the boards they feed and the modules.
+ * Voltages come down from the sources, currents go up to them. The pins of a board live on whatever feeds the board.
+ * Worked out as it is asked for.
+ */
+final class SupplyTree
+{
+    /** What a regulator on a board keeps for itself at its VIN pin: its output strays by so much. Common practice. */
+    private const VIN_TOLERANCE = 4.0;
+
+    /** @var array<string, Volts|null> by supply */
+    private array $volts = [];
+
+    /** @var array<string, Volts|null> by supply */
+    private array $given = [];
+
+    /** @var array<string, Load> by supply */
+    private array $loads = [];
+
+    /** @var array<string, bool> by supply */
+    private array $circular = [];
+
+    /** @var array<string, Supply|null> by node */
+    private array $feeders = [];
+
+    public function __construct(private readonly Plan $plan, private readonly Catalogue $catalogue)
+    {
+    }
+
+    /** The tree of the plan that rules look at, worked out once for all of them. */
+    public static function in(Look $look): self
+    {
+        return $look->once(self::class, static fn (): self => new self($look->plan, $look->catalogue));
+    }
+
+    public function classOf(Supply $supply): SupplyClass
+    {
+        return $this->catalogue->supplyClassOf($supply);
+    }
+
+    public function board(Supply $supply): ?Board
+    {
+        return $this->catalogue->boardOf($this->plan->node($supply->nodeId));
+    }
+
+    /** The pin of the node's board that a supply stands for; null for another, or where the board has none such. */
+    public function rail(Supply $supply): ?Rail
+    {
+        return $this->classOf($supply)->isBoardPin() ? $this->board($supply)?->rail($supply->class) : null;
+    }
+
+    /** What feeds the board of a node. */
+    public function feeder(Node $node): ?Supply
+    {
+        if (! array_key_exists($node->id, $this->feeders)) {
+            $this->feeders[$node->id] = $this->feedersOf($node)[0] ?? null;
+        }
+
+        return $this->feeders[$node->id];
+    }
+
+    /** @return list<Supply> all that say so; a board should have one */
+    public function feedersOf(Node $node): array
+    {
+        return array_values(array_filter($this->plan->suppliesOf($node), static fn (Supply $supply): bool => $supply->feedsAt !== null));
+    }
+
+    /** The supply that one lives on. */
+    public function parent(Supply $supply): ?Supply
+    {
+        if ($this->classOf($supply)->isBoardPin()) {
+            return $this->feeder($this->plan->node($supply->nodeId));
+        }
+        $parent = $supply->parentId === null ? null : $this->plan->find(Supply::kind(), $supply->parentId);
+
+        return $parent instanceof Supply ? $parent : null;
+    }
+
+    /** @return list<Supply> from the one that feeds it up to the source; each once, even where they go round in a circle */
+    public function above(Supply $supply): array
+    {
+        $above = [];
+        $seen = [$supply->id => true];
+        while (($supply = $this->parent($supply)) !== null && ! isset($seen[$supply->id])) {
+            $seen[$supply->id] = true;
+            $above[] = $supply;
+        }
+
+        return $above;
+    }
+
+    /** It lives on itself, by way of others or not. */
+    public function isCircular(Supply $supply): bool
+    {
+        if (! isset($this->circular[$supply->id])) {
+            $above = $this->above($supply);
+            $last = $above === [] ? $supply : $above[count($above) - 1];
+            $this->circular[$supply->id] = $this->parent($last)?->id === $supply->id;
+        }
+
+        return $this->circular[$supply->id];
+    }
+
+    /** @return Volts|null null where nobody can tell */
+    public function volts(Supply $supply): ?Volts
+    {
+        if (! array_key_exists($supply->id, $this->volts)) {
+            // Whoever asks again on the way round gets no answer.
+            $this->volts[$supply->id] = null;
+            $this->volts[$supply->id] = $this->given($supply)?->less($this->cableDropV($supply));
+        }
+
+        return $this->volts[$supply->id];
+    }
+
+    public function moduleClass(Module $module): ModuleClass
+    {
+        return $this->catalogue->classOf($module);
+    }
+
+    /** The supply that feeds a module. */
+    public function feeding(Module $module): ?Supply
+    {
+        $supply = $module->supplyId === null ? null : $this->plan->find(Supply::kind(), $module->supplyId);
+
+        return $supply instanceof Supply ? $supply : null;
+    }
+
+    /** @return list<Part> at the terminal by which it is fed */
+    public function capacitorsAt(Module $module): array
+    {
+        $terminal = $this->catalogue->classOf($module)->feedTerminal();
+
+        return array_values(array_filter($this->plan->partsOf($module), static fn (Part $part): bool => $part->kind === PartKind::Capacitor && $part->terminal === $terminal && $part->microfarads !== null));
+    }
+
+    /** What a module gets; null where nothing feeds it, or nobody can tell. */
+    public function voltsOf(Module $module): ?Volts
+    {
+        $supply = $this->feeding($module);
+
+        return $supply === null ? null : $this->volts($supply);
+    }
+
+    /** Before its cable. */
+    private function given(Supply $supply): ?Volts
+    {
+        if (! array_key_exists($supply->id, $this->given)) {
+            $this->given[$supply->id] = null;
+            $this->given[$supply->id] = $this->gives($supply);
+        }
+
+        return $this->given[$supply->id];
+    }
+
+    private function gives(Supply $supply): ?Volts
+    {
+        $class = $this->classOf($supply);
+        $parent = $this->parent($supply);
+
+        return match ($class->sort) {
+            SupplySort::BoardPin => $this->pinVolts($supply, $parent),
+            SupplySort::Line => $parent === null ? null : $this->volts($parent),
+            SupplySort::Battery => $supply->volts === null || $class->volts === null || $class->minV === null || $class->maxV === null
+                ? new Volts($class->minV ?? 0.0, $class->volts ?? 0.0, $class->maxV ?? 0.0)
+                : new Volts($class->minV * $supply->volts / $class->volts, $supply->volts, $class->maxV * $supply->volts / $class->volts),
+            default => ($volts = $supply->volts ?? $class->volts) === null ? null : Volts::within($volts, $class->tolerancePercent),
+        };
+    }
+
+    private function pinVolts(Supply $pin, ?Supply $feeder): ?Volts
+    {
+        $rail = $this->rail($pin);
+        if ($rail === null) {
+            return null;
+        }
+        $at = $feeder?->feedsAt;
+        if ($feeder !== null && ($at?->pinClass() === $pin->class || ($at === FeedsAt::Usb && $pin->class === FeedsAt::FiveVolt->pinClass()))) {
+            return $this->volts($feeder);
+        }
+        if ($at === FeedsAt::ThreeVolt) {
+            // A board that is fed behind its regulator has nothing on its 5 V pin.
+            return new Volts(0.0, 0.0, 0.0);
+        }
+
+        return Volts::within($rail->volts, $at === FeedsAt::Vin ? self::VIN_TOLERANCE : $this->classOf($pin)->tolerancePercent);
+    }
+
+    /** @return float|null what may be drawn from it, milliamperes */
+    public function limitMa(Supply $supply): ?float
+    {
+        $class = $this->classOf($supply);
+        if (! $class->isBoardPin()) {
+            return $supply->limitMa ?? $class->limitMa;
+        }
+        $feeder = $this->parent($supply);
+        // A pin that the board is fed at is a wire: what feeds it is the limit.
+        if ($feeder?->feedsAt?->pinClass() === $supply->class) {
+            return null;
+        }
+
+        return $supply->limitMa ?? $this->rail($supply)?->limitMa;
+    }
+
+    /** All that it has to give. */
+    public function load(Supply $supply): Load
+    {
+        if (! isset($this->loads[$supply->id])) {
+            $this->loads[$supply->id] = Load::none();
+            $sum = Load::none();
+            foreach ($this->takes($supply) as $take) {
+                $sum = $sum->and($take->load);
+            }
+            $this->loads[$supply->id] = $sum;
+        }
+
+        return $this->loads[$supply->id];
+    }
+
+    /** @return list<Take> what draws from it */
+    public function takes(Supply $supply): array
+    {
+        $takes = [];
+        if ($supply->feedsAt !== null) {
+            $node = $this->plan->node($supply->nodeId);
+            $board = $this->catalogue->boardOf($node);
+            if ($board !== null && $this->feeder($node)?->id === $supply->id) {
+                $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->peakMa));
+            }
+        }
+        foreach ($this->plan->having(Module::class, 'supplyId', $supply->id) as $module) {
+            $class = $this->catalogue->classOf($module);
+            $takes[] = new Take($module, $module->name, new Load($class->typicalMa, $class->peakMa));
+        }
+        foreach ($this->children($supply) as $child) {
+            $takes[] = new Take($child, $child->name, $this->drawnBy($child));
+        }
+
+        return $takes;
+    }
+
+    /** @return list<Supply> supplies that live on it */
+    public function children(Supply $supply): array
+    {
+        $children = array_values(array_filter($this->plan->having(Supply::class, 'parentId', $supply->id), fn (Supply $child): bool => ! $this->classOf($child)->isBoardPin()));
+        if ($supply->feedsAt !== null) {
+            $node = $this->plan->node($supply->nodeId);
+            foreach ($this->feeder($node)?->id === $supply->id ? $this->plan->suppliesOf($node) : [] as $pin) {
+                if ($this->classOf($pin)->isBoardPin()) {
+                    $children[] = $pin;
+                }
+            }
+        }
+
+        return $children;
+    }
+
+    /** What a supply draws from the one it lives on, for all that it gives. */
+    public function drawnBy(Supply $supply): Load
+    {
+        $load = $this->load($supply);
+        $takes = $this->classOf($supply)->takes;
+        if ($takes === null) {
+            return $load;
+        }
+        $parent = $this->parent($supply);
+        $inV = $parent === null ? null : $this->given($parent)?->nominalV;
+        $outV = $this->given($supply)?->nominalV;
+        $factor = $takes->efficiencyPercent === null || $inV === null || $inV <= 0.0 || $outV === null ? 1.0 : $outV / $inV / $takes->efficiencyPercent * 100;
+
+        return $load->times($factor)->and(new Load($takes->quiescentMa, $takes->quiescentMa));
+    }
+
+    /** @return float ohms of the cable behind it, there and back */
+    public function cableOhm(Supply $supply): float
+    {
+        return $supply->cableM === null || $supply->cableMm2 === null ? 0.0 : (new CopperPair($supply->cableMm2, $supply->cableM))->loopOhm();
+    }
+
+    /** @return float what its cable loses with everything at its peak */
+    public function cableDropV(Supply $supply): float
+    {
+        $ohm = $this->cableOhm($supply);
+
+        return $ohm === 0.0 ? 0.0 : $ohm * $this->load($supply)->peakMa / 1000;
+    }
+
+    /** @return float ohms that a burst sees: up to the next regulator, which holds its voltage by itself */
+    public function sourceOhm(Supply $supply): float
+    {
+        $ohm = $supply->sourceOhm ?? $this->classOf($supply)->sourceOhm;
+        $ohm += $this->cableOhm($supply);
+        foreach ($this->above($supply) as $above) {
+            $class = $this->classOf($supply);
+            if ($class->takes !== null || ($class->isBoardPin() && $class->key !== FeedsAt::FiveVolt->pinClass())) {
+                break;
+            }
+            $ohm += ($above->sourceOhm ?? $this->classOf($above)->sourceOhm) + $this->cableOhm($above);
+            $supply = $above;
+        }
+
+        return max($ohm, 0.01);
+    }
+
+    /** The battery that it lives on in the end. */
+    public function battery(Supply $supply): ?Supply
+    {
+        foreach ([$supply, ...$this->above($supply)] as $one) {
+            if ($this->classOf($one)->sort === SupplySort::Battery) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    public function isOverloaded(Supply $supply): bool
+    {
+        $limitMa = $this->limitMa($supply);
+
+        return $limitMa !== null && $this->load($supply)->peakMa > $limitMa + 1e-6;
+    }
+
+    /** @return float|null what its input lacks for it to hold its output; null where nothing is lacking, or nothing known */
+    public function lackingV(Supply $supply): ?float
+    {
+        $takes = $this->classOf($supply)->takes;
+        $parent = $this->parent($supply);
+        $in = $parent === null ? null : $this->volts($parent);
+        $out = $this->volts($supply);
+        if ($takes === null || $in === null || $out === null) {
+            return null;
+        }
+        $boosts = $takes->efficiencyPercent !== null && $takes->dropoutV === 0.0;
+        $leastV = max($takes->minV ?? 0.0, $boosts ? 0.0 : $out->nominalV + $takes->dropoutV);
+
+        return $in->isBelow($leastV) ? $leastV - $in->minV : null;
+    }
+
+    /** Its input is more than it stands. */
+    public function isOverfed(Supply $supply): bool
+    {
+        $takes = $this->classOf($supply)->takes;
+        $parent = $this->parent($supply);
+
+        return $takes !== null && $parent !== null && $this->volts($parent)?->isAbove($takes->maxV) === true;
+    }
+
+    /** @return float watts that a linear regulator sheds as a rule; 0 for another */
+    public function heatW(Supply $supply): float
+    {
+        $parent = $this->parent($supply);
+        $in = $parent === null ? null : $this->volts($parent);
+        $out = $this->volts($supply);
+
+        return $this->classOf($supply)->sort !== SupplySort::Linear || $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->nominalV) * $this->load($supply)->typicalMa / 1000;
+    }
+
+    public function isTooHot(Supply $supply): bool
+    {
+        $heatW = $this->classOf($supply)->takes?->heatW;
+
+        return $heatW !== null && $this->heatW($supply) > $heatW + 1e-6;
+    }
+
+    /** Nothing is wrong with it or with what it lives on, as far as anybody can tell. */
+    public function isSound(Supply $supply): bool
+    {
+        foreach ([$supply, ...$this->above($supply)] as $one) {
+            $class = $this->classOf($one);
+            $orphan = $class->sort->isFed() && $this->parent($one) === null;
+            $gone = $class->isBoardPin() && $this->rail($one) === null;
+            if ($orphan || $gone || $this->isCircular($one) || $this->isOverloaded($one) || $this->isOverfed($one) || $this->lackingV($one) !== null || $this->isTooHot($one)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

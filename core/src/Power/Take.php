@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Supply;
+
+/** Something that draws from a supply: a module, a board, another supply that lives on it. */
+final readonly class Take
+{
+    public function __construct(public Module|Node|Supply $by, public string $name, public Load $load)
+    {
+    }
+}
