@@ -45,6 +45,7 @@ Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::post('plans/{plan}/restore', [PlanController::class, 'restore']);
     Route::post('plans/{plan}/duplicate', [PlanController::class, 'duplicate'])->middleware('turns:heavy');
     Route::get('plans/{plan}/file', [PlanFileController::class, 'export']);
+    Route::get('plans/{plan}/parts.csv', [PlanFileController::class, 'parts']);
     Route::get('plans/{plan}/line-map.svg', [PlanFileController::class, 'draw']);
 
     Route::get('plans/{plan}/views/{view}', ViewController::class);

@@ -8,6 +8,7 @@ use App\Plans\Access;
 use ReflectionClass;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Catalogue\ModuleGroup;
+use Rundfunk\Catalogue\SupplySort;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Learn\CodeSet;
@@ -263,14 +264,18 @@ final class Components
             ]),
             'ModuleClass' => Schema::object([
                 'key' => Schema::text(), 'name' => Schema::text(), 'group' => Schema::oneOf(...array_map(static fn (ModuleGroup $group): string => $group->value, ModuleGroup::cases())),
-                'medium' => Schema::orNull(Schema::text()), 'carries' => Schema::orNull(Schema::text()), 'role' => Schema::orNull(Schema::text()), 'peakMa' => Schema::number(), 'advice' => Schema::text(), 'basis' => Schema::text(),
+                'medium' => Schema::orNull(Schema::text()), 'carries' => Schema::orNull(Schema::text()), 'role' => Schema::orNull(Schema::text()), 'peakMa' => Schema::number(), 'fed' => Schema::flag(), 'supplyTerminals' => Schema::listOf(Schema::text()), 'advice' => Schema::text(), 'basis' => Schema::text(),
                 'terminals' => Schema::listOf(Schema::object(['name' => Schema::text(), 'needs' => Schema::text(), 'carries' => Schema::orNull(Schema::text()), 'doc' => Schema::text()])),
+            ]),
+            'SupplyClass' => Schema::object([
+                'key' => Schema::text(), 'name' => Schema::text(), 'sort' => Schema::oneOf(...array_map(static fn (SupplySort $sort): string => $sort->value, SupplySort::cases())),
+                'volts' => Schema::orNull(Schema::number()), 'limitMa' => Schema::orNull(Schema::number()), 'adjustable' => Schema::flag(), 'fed' => Schema::flag(), 'capacityMah' => Schema::orNull(Schema::number()), 'advice' => Schema::text(), 'basis' => Schema::text(),
             ]),
             'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
             'SettingField' => SettingFields::schema(),
             'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'setFields' => Schema::orNull(Schema::listOf(Schema::ref('SettingField'))), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
-                'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
+                'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'supplies' => Schema::listOf(Schema::ref('SupplyClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),
             ]),
         ];

@@ -30,7 +30,9 @@ use Rundfunk\Medium\Ip\Ip;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\Media;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Pins\Rule\AbilityMissing;
 use Rundfunk\Pins\Rule\BusPinsMissing;
+use Rundfunk\Pins\Rule\BusSplit;
 use Rundfunk\Pins\Rule\ChannelMissing;
 use Rundfunk\Pins\Rule\ChannelShared;
 use Rundfunk\Pins\Rule\ConsolePinTaken;
@@ -39,8 +41,10 @@ use Rundfunk\Pins\Rule\NoPinLeft;
 use Rundfunk\Pins\Rule\PinIncapable;
 use Rundfunk\Pins\Rule\PinsUnassigned;
 use Rundfunk\Pins\Rule\PinUsedTwice;
+use Rundfunk\Pins\Rule\ReadTooOften;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
 use Rundfunk\Pins\Rule\StrapPinPulled;
+use Rundfunk\Pins\Rule\SwitchOnStrap;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
 use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\PinStep;
@@ -66,12 +70,15 @@ use Rundfunk\Power\Rule\SupplyTooLow;
 use Rundfunk\Power\Rule\SupplyUnfed;
 use Rundfunk\Power\Rule\SupplyUnknown;
 use Rundfunk\Power\Rule\WeakRail;
+use Rundfunk\Power\Step\BoardFeedStep;
 use Rundfunk\Power\Step\SupplyStep;
 use Rundfunk\Routes\Rule\ActionUnfit;
 use Rundfunk\Routes\Rule\CodeMissing;
 use Rundfunk\Routes\Rule\CodeShared;
 use Rundfunk\Routes\Rule\ControlWithoutRoute;
+use Rundfunk\Routes\Rule\FunctionWithoutHardware;
 use Rundfunk\Routes\Rule\OutputUndriven;
+use Rundfunk\Routes\Rule\ReadingWithoutThreshold;
 use Rundfunk\Routes\Rule\RouteWithoutPath;
 use Rundfunk\Routes\Rule\ValueImpossible;
 use Rundfunk\Routes\Rule\ValueMissing;
@@ -83,8 +90,11 @@ use Rundfunk\View\AllOffView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
+use Rundfunk\View\NodeLevelsView;
+use Rundfunk\View\NodePowerView;
 use Rundfunk\View\OffersViews;
 use Rundfunk\View\OutputMastersView;
+use Rundfunk\View\PartsListView;
 use Rundfunk\View\PinTableView;
 use Rundfunk\View\RouteWayView;
 use Rundfunk\View\Views;
@@ -115,7 +125,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new SupplyStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep, new PartStep];
+        $steps = [new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep, new PartStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -145,6 +155,9 @@ final class Shipped
             new AllOffView,
             new LinkPanelView,
             new PinTableView,
+            new NodePowerView,
+            new NodeLevelsView,
+            new PartsListView,
             new CodeGridView,
             ...array_merge([], ...array_values($byMedium)),
         );
@@ -161,9 +174,12 @@ final class Shipped
             new TerminalWiredTwice,
             new PinIncapable,
             new StrapPinPulled,
+            new SwitchOnStrap,
             new SelectPinAsInput,
             new ConsolePinTaken,
+            new BusSplit,
             new BusPinsMissing,
+            new AbilityMissing,
             new NoPinLeft,
             new PinsUnassigned,
             new WeakRail,
@@ -201,6 +217,9 @@ final class Shipped
             new CodeMissing,
             new CodeShared,
             new ActionUnfit,
+            new ReadingWithoutThreshold,
+            new FunctionWithoutHardware,
+            new ReadTooOften,
             new ValueImpossible,
             new ValueMissing,
             new ValueOutside,

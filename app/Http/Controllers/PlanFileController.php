@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
+use Rundfunk\Build\PartsList;
 use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
@@ -48,6 +49,21 @@ final class PlanFileController
         $route = $request->query('route');
 
         return Download::of(LineMapDrawing::toPrint($loaded, $this->knowledge->media, is_string($route) ? $route : ''), 'image/svg+xml', FileName::of(Str::slug($loaded->properties->name, '-', 'en'), '.svg'));
+    }
+
+    #[OA\Get(path: '/api/plans/{plan}/parts.csv', operationId: 'planParts', summary: 'The parts list of the plan, or of one node if one is named', parameters: [new OA\Parameter(name: 'plan', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'node', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'RFC 4180', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))),
+        new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
+        new OA\Response(response: 404, ref: '#/components/responses/NoSuchPlan'),
+    ])]
+    public function parts(Request $request, string $plan): Response
+    {
+        $loaded = $this->store->look(SignedIn::user($request), $plan)->plan;
+        $node = $request->query('node');
+        $only = is_string($node) ? $loaded->node($node) : null;
+        $of = $only === null ? $loaded->properties->name : $only->name;
+
+        return Download::of(PartsList::of($loaded, $this->knowledge, $only)->csv(), 'text/csv', FileName::of(Str::slug($of, '-', 'en'), '-parts.csv'));
     }
 
     #[OA\Post(path: '/api/plans/import', operationId: 'importPlan', summary: 'Make a plan from a file', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanDocument')), responses: [

@@ -8,6 +8,7 @@ namespace Rundfunk\Assign;
 enum Stage: string
 {
     case Supply = 'supply';
+    case Board = 'board';
     case Attachment = 'attachment';
     case Link = 'link';
     case Path = 'path';

@@ -16,6 +16,7 @@ final readonly class Board
      * @param  list<Rail>  $rails
      * @param  list<string>  $media  media for which it needs no module
      * @param  list<BoardInput>  $inputs  where it can be fed
+     * @param  int  $memoryKb  for a program's data
      */
     public function __construct(
         public string $key,
@@ -31,6 +32,7 @@ final readonly class Board
         public OwnCurrent $own,
         public array $inputs,
         public BoardLevels $levels,
+        public int $memoryKb,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Board
             OwnCurrent::from($values->within('own') ?? throw new LogicException('A board that takes no current.')),
             array_map(BoardInput::from(...), $values->each('inputs')),
             BoardLevels::from($values->within('levels') ?? throw new LogicException('A board without levels.')),
+            $values->whole('memoryKb'),
         );
     }
 

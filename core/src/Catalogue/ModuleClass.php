@@ -21,6 +21,7 @@ final readonly class ModuleClass
      * @param  Role|null  $role  what it can do on that medium; null when both
      * @param  array<string, bool|float|int|string|null>  $figures  what its medium wants to know of it besides
      * @param  string|null  $carries  the kind of control or output on its channels
+     * @param  list<string>  $reads  units of what a sensor measures
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class ModuleClass
         public ?Role $role = null,
         public array $figures = [],
         public ?ModuleLevels $levels = null,
+        public array $reads = [],
     ) {
     }
 
@@ -82,6 +84,7 @@ final readonly class ModuleClass
             $values->choiceOrNull('role', Role::class),
             $values->settings('figures'),
             $levels === null ? null : ModuleLevels::from($levels),
+            $values->texts('reads'),
         );
     }
 

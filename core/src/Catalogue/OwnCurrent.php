@@ -6,15 +6,15 @@ namespace Rundfunk\Catalogue;
 
 use Rundfunk\Shape\Values;
 
-/** What a board takes for itself, milliamperes, and the voltage below which it starts again. */
+/** What a board takes for itself, milliamperes, asleep with its lamp and its regulator too, and the voltage below which it starts again. */
 final readonly class OwnCurrent
 {
-    public function __construct(public float $typicalMa, public float $peakMa, public float $brownOutV)
+    public function __construct(public float $typicalMa, public float $peakMa, public float $sleepMa, public float $brownOutV)
     {
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->number('typicalMa'), $values->number('peakMa'), $values->number('brownOutV'));
+        return new self($values->number('typicalMa'), $values->number('peakMa'), $values->number('sleepMa'), $values->number('brownOutV'));
     }
 }

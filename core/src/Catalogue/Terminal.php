@@ -53,6 +53,12 @@ final readonly class Terminal
         return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx'], true);
     }
 
+    /** Several modules may be on one such line. A serial port's joins two ends and no third. */
+    public function sharesBus(): bool
+    {
+        return str_starts_with($this->needs, 'spi.') || str_starts_with($this->needs, 'i2c.');
+    }
+
     public function onBus(): bool
     {
         return str_contains($this->needs, '.');

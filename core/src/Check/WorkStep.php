@@ -29,7 +29,7 @@ enum WorkStep: string
     public function shownOn(): self
     {
         return match ($this) {
-            self::PinsAndPower, self::SafeStates => self::Nodes,
+            self::SafeStates => self::Nodes,
             default => $this,
         };
     }

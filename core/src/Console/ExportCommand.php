@@ -6,6 +6,7 @@ namespace Rundfunk\Console;
 
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\PartsList;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Knowledge;
@@ -26,8 +27,8 @@ final class ExportCommand extends Command
     {
         $this->setDescription("Prints what a node's builder needs")
             ->addArgument('plan', InputArgument::REQUIRED, 'A plan file')
-            ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id, unless the whole plan is drawn")
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap; of the whole plan, line-map-svg');
+            ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id, unless it is of the whole plan")
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap; of the whole plan, line-map-svg; of either, parts-csv');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -36,6 +37,12 @@ final class ExportCommand extends Command
         $plan = PlanFile::read(Options::argument($input, 'plan'), $this->knowledge);
         if ($format === 'line-map-svg') {
             $output->write(LineMapDrawing::toPrint($plan, $this->knowledge->media), false, OutputInterface::OUTPUT_RAW);
+
+            return 0;
+        }
+        if ($format === 'parts-csv') {
+            $only = $input->getOption('node');
+            $output->write(PartsList::of($plan, $this->knowledge, is_string($only) ? $plan->node($only) : null)->csv(), false, OutputInterface::OUTPUT_RAW);
 
             return 0;
         }

@@ -12,10 +12,10 @@ final readonly class CheapestMatching
 {
     /**
      * @param  list<list<int|null>>  $costs  rows × columns, null where a row cannot take a column; never more rows than columns
-     * @param  int  $unplaced  what it costs to leave a row without a column, more than any other sum
+     * @param  list<int>  $unplaced  what it costs to leave each row without a column, more than any other sum
      * @return list<int|null> the column of each row
      */
-    public static function of(array $costs, int $unplaced): array
+    public static function of(array $costs, array $unplaced): array
     {
         $rows = count($costs);
         $real = $rows === 0 ? 0 : count($costs[0]);
@@ -82,13 +82,14 @@ final readonly class CheapestMatching
      * Gives each row one more column, of its own, that stands for "nowhere".
      *
      * @param  list<list<int|null>>  $costs
+     * @param  list<int>  $unplaced
      * @return list<array<int, int|null>>
      */
-    private static function withNowhere(array $costs, int $real, int $unplaced): array
+    private static function withNowhere(array $costs, int $real, array $unplaced): array
     {
         $extended = [];
         foreach ($costs as $row => $line) {
-            $line[$real + $row] = $unplaced;
+            $line[$real + $row] = $unplaced[$row];
             $extended[] = $line;
         }
 

@@ -13,7 +13,7 @@ use Rundfunk\Plan\PinUse;
 final readonly class Demand
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null}>  $wants  one, or every terminal on the bus line
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $wants  one, or every terminal on the bus line
      * @param  string|null  $busLine  such as "spi0.sck"
      */
     public function __construct(public string $key, public array $wants, public ?string $busLine = null)
@@ -33,6 +33,31 @@ final readonly class Demand
         return array_map(strval(...), array_keys($pins));
     }
 
+    /** @return list<string> names of pins that something of it is on now and that Assign may change */
+    public function heldPins(): array
+    {
+        $pins = [];
+        foreach ($this->wants as ['use' => $use]) {
+            if ($use !== null && ! $use->pinned) {
+                $pins[$use->pin] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($pins));
+    }
+
+    /** What it costs to leave it without a pin: what has one keeps it. */
+    public function costUnplaced(): int
+    {
+        foreach ($this->wants as ['use' => $use]) {
+            if ($use !== null) {
+                return PinCost::EVICTED;
+            }
+        }
+
+        return PinCost::UNPLACED;
+    }
+
     /** The same for terminals of one module that any pin suits equally, while they have none; null when it has one, or is a bus line. */
     public function kindWhenNew(): ?string
     {
@@ -46,14 +71,17 @@ final readonly class Demand
     {
         $pinned = $this->pinnedTo();
         if ($pinned !== []) {
-            return $pinned === [$pin->name] ? $pin->index : null;
+            // One that the user fixed where its bus is not costs as a change: another bus may be there.
+            $off = $this->busLine !== null && ! $pin->can($this->busLine) ? PinCost::CHANGE : 0;
+
+            return $pinned === [$pin->name] ? $pin->index + $off : null;
         }
         if ($this->busLine !== null && ! $pin->can($this->busLine)) {
             return null;
         }
         $cost = 0;
-        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use]) {
-            if ($fitness->obstacle($pin, $terminal) !== null) {
+        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches]) {
+            if ($fitness->obstacle($pin, $terminal, $latches) !== null) {
                 return null;
             }
             $cost += $fitness->cost($pin, $terminal);

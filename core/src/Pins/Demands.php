@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Pins;
 
+use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
@@ -15,16 +17,17 @@ use Rundfunk\Plan\Plan;
 final readonly class Demands
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null}>  $plain
-     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null}>>  $onBus  by module id
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $plain
+     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>>  $onBus  by module id
      */
-    private function __construct(private array $plain, private array $onBus)
+    private function __construct(private array $plain, private array $onBus, private ?Board $board)
     {
     }
 
     public static function of(Plan $plan, Node $node, Catalogue $catalogue): self
     {
         $carried = self::carried($plan, $node);
+        $board = $catalogue->boardOf($node);
         $plain = [];
         $onBus = [];
         foreach ($plan->modulesOf($node) as $module) {
@@ -38,12 +41,12 @@ final readonly class Demands
                 if ($idle && $use === null) {
                     continue;
                 }
-                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use];
+                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false];
                 $terminal->onBus() ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }
 
-        return new self($plain, $onBus);
+        return new self($plain, $onBus, $board);
     }
 
     /** @return list<string> ids of modules that need a bus */
@@ -69,11 +72,11 @@ final readonly class Demands
         foreach ($this->onBus as $moduleId => $wants) {
             foreach ($wants as $want) {
                 $line = $buses[$moduleId].'.'.explode('.', $want['terminal']->needs)[1];
-                $lines[$line][] = $want;
+                $lines[$line.($this->standsAlone($want, $line) ? " {$moduleId}" : '')][] = $want;
             }
         }
-        foreach ($lines as $line => $wants) {
-            $demands[] = new Demand($line, $wants, $line);
+        foreach ($lines as $key => $wants) {
+            $demands[] = new Demand($key, $wants, explode(' ', $key)[0]);
         }
         foreach ($this->plain as $want) {
             $demands[] = new Demand($want['module']->id.'.'.$want['terminal']->name, [$want]);
@@ -82,13 +85,28 @@ final readonly class Demands
         return $demands;
     }
 
+    /**
+     * A serial line joins two ends and no third; and what the user fixed on a pin that is not this line's must not drag the
+     * others of the bus along.
+     *
+     * @param  array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}  $want
+     */
+    private function standsAlone(array $want, string $line): bool
+    {
+        if (! $want['terminal']->sharesBus()) {
+            return true;
+        }
+
+        return $want['use']?->pinned === true && $this->board?->pin($want['use']->pin)?->can($line) !== true;
+    }
+
     /** Every terminal that needs a pin has one. */
     public function met(): bool
     {
         return $this->unmet() === [];
     }
 
-    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null}> */
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}> */
     public function unmet(): array
     {
         $wants = array_merge($this->plain, ...array_values($this->onBus));
@@ -96,18 +114,18 @@ final readonly class Demands
         return array_values(array_filter($wants, static fn (array $want): bool => $want['use'] === null));
     }
 
-    /** @return array<string, array<string, true>> module id → terminals that carry a control or an output */
+    /** @return array<string, array<string, bool>> module id → terminals that carry a control or an output, and whether that is a switch that stays as it is put */
     private static function carried(Plan $plan, Node $node): array
     {
         $carried = [];
         foreach ($plan->controlsOf($node) as $control) {
             if ($control->moduleId !== null && $control->terminal !== null) {
-                $carried[$control->moduleId][$control->terminal] = true;
+                $carried[$control->moduleId][$control->terminal] = $control->kind === ControlKind::Switch || ($carried[$control->moduleId][$control->terminal] ?? false);
             }
         }
         foreach ($plan->outputsOf($node) as $output) {
             if ($output->moduleId !== null && $output->channel !== null) {
-                $carried[$output->moduleId][$output->channel] = true;
+                $carried[$output->moduleId][$output->channel] ??= false;
             }
         }
 

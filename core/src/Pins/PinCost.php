@@ -15,6 +15,9 @@ final readonly class PinCost
 
     public const LED = 20_000;
 
+    /** A bare contact on a pin that cannot hold it high: it costs a resistor. No board has more than five such pins. */
+    public const NO_PULL_UP = 150_000;
+
     public const STRAP = 1_000_000;
 
     /** Moving something off the console: worth while when the console is free then, not when another takes its place there. */
@@ -27,4 +30,7 @@ final readonly class PinCost
 
     /** Leaving a terminal without a pin. */
     public const UNPLACED = 10_000_000_000_000;
+
+    /** Taking the pin away from a terminal that has one. */
+    public const EVICTED = 1_000 * self::UNPLACED;
 }

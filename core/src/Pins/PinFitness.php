@@ -17,10 +17,15 @@ final readonly class PinFitness
     {
     }
 
-    /** Why the terminal cannot work on the pin; null when it can. */
-    public function obstacle(BoardPin $pin, Terminal $terminal): ?PinObstacle
+    /**
+     * Why the terminal cannot work on the pin; null when it can.
+     *
+     * @param  bool  $latches  a switch is on it, which stays as it is put, through a power-up too
+     */
+    public function obstacle(BoardPin $pin, Terminal $terminal, bool $latches = false): ?PinObstacle
     {
         return match (true) {
+            $pin->strap !== null && $latches => PinObstacle::Strap,
             ! $pin->serves($terminal->needs) => PinObstacle::Incapable,
             $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
             $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
@@ -36,6 +41,7 @@ final readonly class PinFitness
         return ($pin->console ? PinCost::CONSOLE : 0)
             + ($pin->strap !== null ? PinCost::STRAP : 0)
             + ($pin->led ? PinCost::LED : 0)
+            + ($terminal->contact && ! $pin->hasPullUp ? PinCost::NO_PULL_UP : 0)
             + ($plain ? PinCost::TALENT * $pin->talents() : 0)
             + $pin->index;
     }

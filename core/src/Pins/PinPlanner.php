@@ -67,13 +67,19 @@ final class PinPlanner
             static fn (Demand $demand): array => array_map(static fn (BoardPin $pin): ?int => $demand->cost($pin, $fitness), $pins),
             $demands,
         );
+        $leaving = array_map(static fn (Demand $demand): int => $demand->costUnplaced(), $demands);
+        do {
+            $columns = CheapestMatching::of($costs, $leaving);
+            $shut = self::shut($demands, $pins, $columns, $costs);
+            $costs = $shut ?? $costs;
+        } while ($shut !== null);
         $placed = [];
         $unplaced = [];
         $total = 0;
-        foreach (CheapestMatching::of($costs, PinCost::UNPLACED) as $index => $column) {
+        foreach ($columns as $index => $column) {
             if ($column === null) {
                 $unplaced[] = $demands[$index];
-                $total += PinCost::UNPLACED;
+                $total += $leaving[$index];
             } else {
                 $placed[] = ['demand' => $demands[$index], 'pin' => $pins[$column]];
                 $total += $costs[$index][$column] ?? 0;
@@ -81,6 +87,35 @@ final class PinPlanner
         }
 
         return new PinPlan(self::inOrder($placed), $unplaced, $total);
+    }
+
+    /**
+     * What cannot be placed stays where it is, right or wrong: its pin is not handed to another, which would be one fault more.
+     *
+     * @param  list<Demand>  $demands
+     * @param  list<BoardPin>  $pins
+     * @param  list<int|null>  $columns
+     * @param  list<list<int|null>>  $costs
+     * @return list<list<int|null>>|null the costs with such pins shut for others; null where none was handed out
+     */
+    private static function shut(array $demands, array $pins, array $columns, array $costs): ?array
+    {
+        $held = [];
+        foreach ($columns as $index => $column) {
+            foreach ($column === null ? $demands[$index]->heldPins() : [] as $name) {
+                $held[$name] = true;
+            }
+        }
+        $shut = null;
+        foreach ($columns as $index => $column) {
+            if ($column === null || ! isset($held[$pins[$column]->name]) || in_array($pins[$column]->name, [...$demands[$index]->heldPins(), ...$demands[$index]->pinnedTo()], true)) {
+                continue;
+            }
+            $shut ??= $costs;
+            $shut[$index][$column] = null;
+        }
+
+        return $shut === null ? null : array_map(array_values(...), $shut);
     }
 
     /**
@@ -120,7 +155,9 @@ final class PinPlanner
             $buses = $buses === [] ? [$kind.'0'] : $buses;
             $more = [];
             foreach ($choices as $choice) {
-                foreach ($buses as $bus) {
+                // A serial port is one module's alone, as long as there are enough.
+                $free = $kind === 'uart' ? array_values(array_diff($buses, $choice)) : $buses;
+                foreach ($free === [] ? $buses : $free as $bus) {
                     $more[] = [...$choice, $moduleId => $bus];
                 }
             }

@@ -20,9 +20,4 @@ final readonly class Load
     {
         return new self($this->typicalMa + $other->typicalMa, $this->peakMa + $other->peakMa);
     }
-
-    public function times(float $factor): self
-    {
-        return new self($this->typicalMa * $factor, $this->peakMa * $factor);
-    }
 }

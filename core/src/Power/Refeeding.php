@@ -10,20 +10,12 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
-use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Shape\Values;
 
 /** The one-click changes that put a supply right: always what Assign would choose. */
 final readonly class Refeeding
 {
-    /** Feeds a board, the cheapest first: closed supplies that are plugged in. */
-    private const FOR_A_BOARD = ['plug-5v-1a', 'plug-5v-3a'];
-
-    /** Feeds a board that is carried. */
-    private const FOR_A_HANDSET = ['alkaline-3', 'nimh-4', 'li-ion-cell', 'alkaline-4'];
-
     public static function fix(Look $look, Module $module): ?Fix
     {
         $choice = Feeding::best(Island::around($look->plan, $look->plan->node($module->nodeId)), $look->catalogue, $module);
@@ -72,22 +64,9 @@ final readonly class Refeeding
     /** The cheapest supply on which the board and all that hangs on its pins is sound. */
     public static function board(Look $look, Node $node): ?Fix
     {
-        $board = $look->board($node);
-        $island = Island::around($look->plan, $node);
-        foreach ($node->kind === NodeKind::Handset ? self::FOR_A_HANDSET : self::FOR_A_BOARD as $key) {
-            $class = $look->catalogue->supplies[$key];
-            foreach ($board->inputs ?? [] as $input) {
-                $supply = new Supply($island->newId('supply', $node->id, 'board'), $node->id, $key, "Supply of {$node->name}", feedsAt: $input->at);
-                $draft = $island->plan->draft();
-                $draft->put($supply);
-                $tree = new SupplyTree($draft->plan(), $look->catalogue);
-                if (self::fits($input, $tree->volts($supply)) && $tree->isSound($supply)) {
-                    return new Fix("Feed it from {$class->name}", Operation::add($supply));
-                }
-            }
-        }
+        $choice = BoardFeeding::best(Island::around($look->plan, $node), $look->catalogue, $node);
 
-        return null;
+        return $choice === null ? null : new Fix("Feed it from {$choice->words($look->catalogue)}", ...$choice->operations());
     }
 
     /** The input of a board that is made for a voltage. */

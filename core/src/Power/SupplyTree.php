@@ -281,16 +281,23 @@ final class SupplyTree
     public function drawnBy(Supply $supply): Load
     {
         $load = $this->load($supply);
+
+        return new Load($this->drawnFor($supply, $load->typicalMa), $this->drawnFor($supply, $load->peakMa));
+    }
+
+    /** @return float milliamperes that it draws while so many are drawn from it */
+    public function drawnFor(Supply $supply, float $givenMa): float
+    {
         $takes = $this->classOf($supply)->takes;
         if ($takes === null) {
-            return $load;
+            return $givenMa;
         }
         $parent = $this->parent($supply);
         $inV = $parent === null ? null : $this->given($parent)?->nominalV;
         $outV = $this->given($supply)?->nominalV;
         $factor = $takes->efficiencyPercent === null || $inV === null || $inV <= 0.0 || $outV === null ? 1.0 : $outV / $inV / $takes->efficiencyPercent * 100;
 
-        return $load->times($factor)->and(new Load($takes->quiescentMa, $takes->quiescentMa));
+        return $givenMa * $factor + $takes->quiescentMa;
     }
 
     /** @return float ohms of the cable behind it, there and back */
@@ -334,6 +341,23 @@ final class SupplyTree
         }
 
         return null;
+    }
+
+    /** @return float|null what is left at the board that it feeds, with everything at its peak at once; null where it feeds none, or nobody can tell */
+    public function leftAtBoardV(Supply $supply): ?float
+    {
+        $volts = $this->volts($supply);
+
+        return $supply->feedsAt === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->classOf($supply)->sourceOhm) * $this->load($supply)->peakMa / 1000);
+    }
+
+    /** The board that it feeds starts again when everything draws at once. */
+    public function brownsOut(Supply $supply): bool
+    {
+        $leftV = $this->leftAtBoardV($supply);
+        $board = $this->board($supply);
+
+        return $leftV !== null && $board !== null && $leftV < $board->own->brownOutV - 1e-6;
     }
 
     public function isOverloaded(Supply $supply): bool

@@ -8,6 +8,7 @@ use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Catalogue\Rail;
 use Rundfunk\Catalogue\Region;
+use Rundfunk\Catalogue\SupplyClass;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
 use Rundfunk\Learn\LaysOutSets;
@@ -39,10 +40,24 @@ final readonly class CatalogueView
                 'carries' => $class->carries,
                 'role' => $class->role?->value,
                 'peakMa' => $class->peakMa,
+                'fed' => $class->isFed() && $class->peakMa > 0.0,
                 'terminals' => array_map(static fn (Terminal $terminal): array => ['name' => $terminal->name, 'needs' => $terminal->needs, 'carries' => $terminal->carries, 'doc' => $terminal->doc], array_values($class->terminals)),
+                'supplyTerminals' => array_keys(array_filter($class->supplyTerminals, static fn (string $goes): bool => $goes === 'supply')),
                 'advice' => $class->advice,
                 'basis' => $class->basis,
             ], array_values($knowledge->catalogue->modules)),
+            'supplies' => array_map(static fn (SupplyClass $class): array => [
+                'key' => $class->key,
+                'name' => $class->name,
+                'sort' => $class->sort->value,
+                'volts' => $class->volts,
+                'limitMa' => $class->limitMa,
+                'adjustable' => $class->adjustable !== null || $class->volts === null && ! $class->sort->isFed(),
+                'fed' => $class->sort->isFed(),
+                'capacityMah' => $class->cell?->capacityMah,
+                'advice' => $class->advice,
+                'basis' => $class->basis,
+            ], array_values($knowledge->catalogue->supplies)),
             'regions' => array_map(static fn (Region $region): array => [
                 'key' => $region->key,
                 'name' => $region->name,

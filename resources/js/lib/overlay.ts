@@ -4,6 +4,8 @@ type Thing = Record<string, unknown> & { id: string };
 
 /** Fields by which a thing is a part of another, and goes with it. */
 const PART = ['nodeId', 'linkId', 'endpointId', 'routeId', 'fromId', 'toId'];
+/** Lists of things that are parts of a module, which others merely name. */
+const OF_MODULE = ['pinUses', 'parts'];
 const PART_OF_ROUTE = ['controlId', 'outputId'];
 
 /** A plan with edits laid over it that the server has not answered yet: near enough to go on working by. */
@@ -38,7 +40,7 @@ function changed(thing: Thing, values: Record<string, unknown>): Thing {
 }
 
 function plural(kind: string, lists: Record<string, unknown>): string {
-    return [`${kind}s`, `${kind}es`].find((name) => name in lists) ?? `${kind}s`;
+    return [`${kind}s`, `${kind}es`, kind.replace(/y$/, 'ies')].find((name) => name in lists) ?? `${kind}s`;
 }
 
 /** What a thing has whose edit says nothing of it: the like of what another of its kind has. */
@@ -66,7 +68,8 @@ function without(lists: Record<string, Thing[]>, ids: string[]): void {
             if (!Array.isArray(things)) {
                 continue;
             }
-            const parts = list === 'routes' ? [...PART, ...PART_OF_ROUTE] : list === 'pinUses' ? ['moduleId'] : PART;
+            const parts =
+                list === 'routes' ? [...PART, ...PART_OF_ROUTE] : OF_MODULE.includes(list) ? ['moduleId'] : PART;
             const left = things.filter((thing) => {
                 const part = parts.some((field) => gone.has(thing[field] as string));
                 if (part) {

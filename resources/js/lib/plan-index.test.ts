@@ -41,7 +41,7 @@ test('each kind of thing is mended at its step', () => {
     const use = document.pinUses.find((one) => one.moduleId === module?.id);
     expect(index.whereabouts('node', bench)).toEqual({ step: 'nodes', item: bench });
     expect(index.whereabouts('module', module?.id ?? '')).toEqual({ step: 'nodes', item: bench });
-    expect(index.whereabouts('pinUse', use?.id ?? '')).toEqual({ step: 'nodes', item: bench });
+    expect(index.whereabouts('pinUse', use?.id ?? '')).toEqual({ step: 'power', item: `${bench}.pins` });
     const link = index.links[0]?.id ?? '';
     const end = index.endpointsOn(link).find((one) => one.nodeId === bench);
     const address = index.addressesOf(end?.id ?? '')[0];

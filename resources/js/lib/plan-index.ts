@@ -62,6 +62,28 @@ export class PlanIndex {
         );
     }
 
+    supply(id: string): Schemas['Supply'] | undefined {
+        return this.byId.get(id) as Schemas['Supply'] | undefined;
+    }
+
+    suppliesOf(nodeId: string): Schemas['Supply'][] {
+        return this.grouped(
+            'supplies',
+            () => inOrder(this.document.supplies),
+            (one) => one.nodeId,
+            nodeId,
+        );
+    }
+
+    partsOf(moduleId: string): Schemas['Part'][] {
+        return this.grouped(
+            'parts',
+            () => inOrder(this.document.parts),
+            (one) => one.moduleId,
+            moduleId,
+        );
+    }
+
     controlsOf(nodeId: string): Schemas['Control'][] {
         return this.grouped(
             'controls',
@@ -107,9 +129,15 @@ export class PlanIndex {
         );
     }
 
-    /** The node that a finding or proposal about a thing belongs to, and the step where it is mended. */
-    whereabouts(kind: Schemas['Spot']['kind'], id: string): { step: string; item?: string } {
+    /**
+     * The node that a finding or proposal about a thing belongs to, and the step where it is mended: what it is about says
+     * that, unless it is a matter of pins and power.
+     */
+    whereabouts(kind: Schemas['Spot']['kind'], id: string, on?: string): { step: string; item?: string } {
         const thing = this.byId.get(id) as Record<string, string | null> | undefined;
+        if (on === 'power' && (kind === 'node' || kind === 'module')) {
+            return { step: 'power', item: (kind === 'node' ? id : thing?.['nodeId']) ?? undefined };
+        }
         switch (kind) {
             case 'node':
                 return { step: 'nodes', item: id };
@@ -119,7 +147,11 @@ export class PlanIndex {
             case 'keyCode':
                 return { step: 'nodes', item: thing?.['nodeId'] ?? undefined };
             case 'pinUse':
-                return { step: 'nodes', item: this.module(thing?.['moduleId'] ?? '')?.nodeId };
+                return { step: 'power', item: this.onTab(thing?.['moduleId'], 'pins') };
+            case 'part':
+                return { step: 'power', item: this.onTab(thing?.['moduleId'], 'levels') };
+            case 'supply':
+                return { step: 'power', item: thing?.['nodeId'] ?? undefined };
             case 'link':
                 return { step: 'links', item: id };
             case 'endpoint':
@@ -135,6 +167,11 @@ export class PlanIndex {
             case 'acceptance':
                 return { step: 'site' };
         }
+    }
+
+    private onTab(moduleId: string | null | undefined, tab: string): string | undefined {
+        const nodeId = this.module(moduleId ?? '')?.nodeId;
+        return nodeId === undefined ? undefined : `${nodeId}.${tab}`;
     }
 
     /** Those of one owner, sorted into groups when first asked for: a large plan asks for each of hundreds of owners. */

@@ -16,5 +16,5 @@ export function untabled({ version, access, plan, things, findings, history }: S
     for (const [list, { fields, rows }] of Object.entries(things)) {
         lists[list] = rows.map((row) => Object.fromEntries(fields.map((field, at) => [field, row[at]])));
     }
-    return { version, access, document: { format: 1, plan, ...lists } as Schemas['PlanDocument'], findings, history };
+    return { version, access, document: { format: 2, plan, ...lists } as Schemas['PlanDocument'], findings, history };
 }

@@ -83,13 +83,15 @@
             {#if own?.e164 && own.e164 !== index.addressesOf(one.id)[0]?.value}<span class="mono">{own.e164}</span>{/if}
             {#if own?.e164 && !own.valid}<span class="text-fault">no number that is given out</span>{/if}
         </div>
-        {#if its?.supply}<p class={its.supply.steadyV < its.supply.leastV ? 'text-fault' : ''}>
-                sags to <span class="mono">{its.supply.steadyV} V</span> when it sends, and needs
-                <span class="mono">{its.supply.leastV} V</span>
-            </p>{/if}
-        {#if its?.levelV && its.levelMostV}<p class={its.levelV > its.levelMostV ? 'text-fault' : ''}>
-                <span class="mono">{its.levelV} V</span> into an input that stands
-                <span class="mono">{its.levelMostV} V</span>
+        {#if its}<p class={its.supply && its.supply.steadyV < its.supply.leastV ? 'text-fault' : ''}>
+                {#if its.fedBy}<a class="quiet-link" href="#/plans/{index.document.plan.id}/power/{one.nodeId}"
+                        >{its.fedBy}</a
+                    >, {its.volts ?? 'voltage not said'}{:else}<a
+                        class="quiet-link"
+                        href="#/plans/{index.document.plan.id}/power/{one.nodeId}">nothing feeds it yet</a
+                    >{/if}{#if its.supply}; sags to <span class="mono">{its.supply.steadyV} V</span> when it sends, and
+                    needs
+                    <span class="mono">{its.supply.leastV} V</span>{/if}
             </p>{/if}
     {/snippet}
 </EndsTable>

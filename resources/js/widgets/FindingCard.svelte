@@ -9,7 +9,7 @@
     let asking = $state(false);
     let reason = $state('');
     const fix = $derived(finding.fix);
-    const at = $derived(workspace.index?.whereabouts(finding.at.kind, finding.at.id));
+    const at = $derived(workspace.index?.whereabouts(finding.at.kind, finding.at.id, finding.step));
     const acceptance = $derived(workspace.data?.document.acceptances.find((one) => one.findingId === finding.id));
 
     function accept(event: SubmitEvent): void {

@@ -88,7 +88,7 @@ final class StepsTest extends CoreTestCase
             ->module('b', 'n', 'packet-radio-amplified', 'Two')
             ->assigned();
         $classes = array_map(static fn (Supply $supply): string => $supply->class, $plan->of(Supply::class));
-        self::assertSame(['board-5v', 'regulator-adapter'], $classes);
+        self::assertSame(['board-5v', 'plug-5v-1a', 'regulator-adapter'], $classes);
         self::assertSame([], self::found($plan, 'supply-missing'));
         self::assertSame([], self::found($plan, 'weak-rail'));
     }
@@ -362,5 +362,22 @@ final class StepsTest extends CoreTestCase
         $pins = array_column(self::proposed(new PinStep, $plan), 1, 0);
         self::assertArrayNotHasKey('Pin of N · Relays IN1', $pins);
         self::assertArrayNotHasKey('Pin of N · Relays IN2', $pins);
+    }
+
+    public function test_readings_go_to_the_sensors_that_measure_such(): void
+    {
+        // E12: every reading landed on the first sensor.
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')
+            ->module('soil', 'n', 'sensor-soil', 'Soil')->module('air', 'n', 'sensor-climate', 'Air')->module('wire', 'n', 'sensor-temperature', 'Wire')
+            ->control('a', 'n', 'Warmth', ControlKind::Reading, settings: ['unit' => '°C'])
+            ->control('b', 'n', 'Wetness', ControlKind::Reading, settings: ['unit' => '%'])
+            ->control('c', 'n', 'Other warmth', ControlKind::Reading, settings: ['unit' => '°C'])
+            ->control('d', 'n', 'Other wetness', ControlKind::Reading, settings: ['unit' => '%'])
+            ->assigned();
+        $on = [];
+        foreach ($plan->controls() as $control) {
+            $on[$control->name] = $plan->module((string) $control->moduleId)->name;
+        }
+        self::assertSame(['Warmth' => 'Air', 'Wetness' => 'Soil', 'Other warmth' => 'Wire', 'Other wetness' => 'Air'], $on);
     }
 }

@@ -59,6 +59,35 @@ final class PinRulesTest extends CoreTestCase
             ['D11 of N is used twice'],
         ];
 
+        // E5: a serial port joins two ends, whatever may hang on an SPI bus.
+        yield 'two modems on one port' => [
+            'pin-used-twice',
+            static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')->module('a', 'n', 'modem-lte-eu', 'A', FedFrom::Own)->module('b', 'n', 'modem-lte-eu', 'B', FedFrom::Own)->wire('a', 'RXD', 'D18')->wire('b', 'RXD', 'D18'),
+            ['D18 of N is used twice'],
+        ];
+        $big = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3);
+        yield 'one bus' => ['bus-split', static fn (Sketch $s): Sketch => $big($s)->wire('x', 'SCK', 'IO18')->wire('x', 'MOSI', 'IO23')->wire('x', 'MISO', 'IO19'), []];
+        yield 'the clock of one, the data of another' => ['bus-split', static fn (Sketch $s): Sketch => $big($s)->wire('x', 'SCK', 'IO18')->wire('x', 'MOSI', 'IO13')->wire('x', 'MISO', 'IO12'), ['The lines of Radio of N are on different buses']];
+        yield 'the port of one, the port of another' => [
+            'bus-split',
+            static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')->module('a', 'n', 'modem-lte-eu', 'A', FedFrom::Own)->wire('a', 'RXD', 'D18')->wire('a', 'TXD', 'D17'),
+            ['The lines of A of N are on different buses'],
+        ];
+        yield 'what says on a pin that says' => [
+            'pin-incapable',
+            static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')->module('a', 'n', 'modem-lte-eu', 'A', FedFrom::Own)->wire('a', 'TXD', 'D18'),
+            ['D18 of N is no UART RX pin'],
+        ];
+        $switch = static fn (Sketch $s, string $pin, ControlKind $kind): Sketch => $keys($small($s))->control('c', 'n', 'Lever', $kind, 'k', 'K1')->wire('k', 'K1', $pin);
+        yield 'a switch on a plain pin' => ['switch-on-strap', static fn (Sketch $s): Sketch => $switch($s, 'IO4', ControlKind::Switch), []];
+        yield 'a switch on a boot pin' => ['switch-on-strap', static fn (Sketch $s): Sketch => $switch($s, 'IO0', ControlKind::Switch), ['Lever of N decides at IO0 whether the board starts']];
+        yield 'a button on a boot pin' => ['switch-on-strap', static fn (Sketch $s): Sketch => $switch($s, 'IO0', ControlKind::Button), []];
+        // E9: "taken" was said where no pin has that ability.
+        $stick = static fn (Sketch $s, string $board): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('j', 'n', 'joystick', 'Stick', FedFrom::Board3V3)->control('a', 'n', 'Sideways', ControlKind::Axis, 'j', 'X');
+        yield 'a stick on a board with a converter' => ['ability-missing', static fn (Sketch $s): Sketch => $stick($s, '32bit-3v3-26io'), []];
+        yield 'a stick on a board without' => ['ability-missing', static fn (Sketch $s): Sketch => $stick($s, 'computer-40pin'), ['N has no analogue input for Stick X']];
+        yield 'which is no matter of room' => ['no-pin-left', static fn (Sketch $s): Sketch => $stick($s, 'computer-40pin'), []];
+
         yield 'a stick on an analogue pin' => [
             'pin-incapable',
             static fn (Sketch $s): Sketch => $plain($s)

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace Tests\Core\Pins;
 
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Edit\Editor;
 use Rundfunk\Pins\CheapestMatching;
 use Rundfunk\Pins\Demand;
 use Rundfunk\Pins\Demands;
 use Rundfunk\Pins\PinFitness;
 use Rundfunk\Pins\PinPlanner;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
 use Tests\Core\CoreTestCase;
 
 /** The matcher against trying everything. */
@@ -30,7 +34,7 @@ final class PinPlannerTest extends CoreTestCase
                     $costs[$row][$column] = mt_rand(0, 2) === 0 ? null : mt_rand(0, 30);
                 }
             }
-            $matched = CheapestMatching::of($costs, 1_000);
+            $matched = CheapestMatching::of($costs, array_fill(0, $rows, 1_000));
             $used = array_filter($matched, static fn (?int $column): bool => $column !== null);
             self::assertSame(count($used), count(array_unique($used)), 'a pin was given twice');
             $total = 0;
@@ -164,5 +168,90 @@ final class PinPlannerTest extends CoreTestCase
             self::assertSame('D4', $use->pin);
         }
         self::assertSame([], self::found($plan, 'pin-used-twice'));
+    }
+
+    /** @return array<string, string> "module terminal" → pin */
+    private static function pins(Plan $plan): array
+    {
+        $pins = [];
+        foreach ($plan->pinUses() as $use) {
+            $pins["{$plan->module($use->moduleId)->name} {$use->terminal}"] = $use->pin;
+        }
+
+        return $pins;
+    }
+
+    public function test_keys_take_pins_that_hold_them_up_while_there_are_any(): void
+    {
+        // E4: K5 to K8 sat on pins that are inputs without a pull-up, with seven good ones free.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('k', 'n', 'button-pad-8', 'Keys');
+        foreach (range(1, 8) as $key) {
+            $sketch->control("c{$key}", 'n', "C{$key}", ControlKind::Button, 'k', "K{$key}");
+        }
+        $pins = self::pins($sketch->assigned());
+        self::assertCount(8, $pins);
+        self::assertSame([], array_intersect($pins, ['IO34', 'IO35', 'IO36', 'IO39']));
+    }
+
+    public function test_a_switch_stays_off_the_pins_that_decide_how_the_board_starts(): void
+    {
+        foreach (['wifi-3v3-11io', 'wifi-3v3-26io'] as $board) {
+            $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, $board)->module('k', 'n', 'button-pad-8', 'Keys');
+            foreach (range(1, 6) as $key) {
+                $sketch->control("c{$key}", 'n', "C{$key}", ControlKind::Switch, 'k', "K{$key}");
+            }
+            $plan = $sketch->assigned();
+            foreach ($plan->pinUses() as $use) {
+                self::assertNull(self::knowledge()->catalogue->boards[$board]->pin($use->pin)?->strap, "{$use->terminal} on {$use->pin}");
+            }
+            self::assertSame([], self::found($plan, 'switch-on-strap'));
+        }
+    }
+
+    public function test_two_modems_have_a_port_each(): void
+    {
+        // E5: both got one port of the four.
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')->module('a', 'n', 'modem-lte-eu', 'A')->module('b', 'n', 'modem-lte-eu', 'B')->assigned();
+        $pins = self::pins($plan);
+        self::assertCount(6, array_unique($pins));
+        self::assertSame([], self::found($plan, 'pin-used-twice'));
+        self::assertSame([], self::found($plan, 'bus-split'));
+    }
+
+    public function test_what_is_wired_well_keeps_its_pins_when_the_board_is_too_full(): void
+    {
+        // E6: eight keys on the small Wi-Fi board, then a radio: its lines went where K3 and K4 stayed.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->module('k', 'n', 'button-pad-8', 'Keys');
+        foreach (range(1, 8) as $key) {
+            $sketch->control("c{$key}", 'n', "C{$key}", ControlKind::Button, 'k', "K{$key}");
+        }
+        $before = $sketch->assigned();
+        self::assertCount(8, self::pins($before));
+        $radio = new Module($sketch->id('x'), $sketch->id('n'), 'packet-radio-plain', 'Radio');
+        $crowded = (new Editor(self::knowledge()))->apply($before, [Operation::add($radio)])->plan;
+        $after = self::assigner()->assign($crowded)->plan;
+        self::assertSame([], self::found($after, 'pin-used-twice'));
+        self::assertCount(8, array_filter(array_keys(self::pins($after)), static fn (string $what): bool => str_starts_with($what, 'Keys ')));
+        self::assertNotSame([], [...self::found($after, 'no-pin-left'), ...self::found($after, 'bus-pins-missing')]);
+    }
+
+    public function test_one_pin_that_was_fixed_wrongly_drags_no_other_module_along(): void
+    {
+        // E7.
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('a', 'n', 'packet-radio-plain', 'A')->module('b', 'n', 'packet-radio-plain', 'B')
+            ->wire('a', 'SCK', 'D5', true)
+            ->assigned();
+        $pins = self::pins($plan);
+        self::assertSame(['D5', 'D13'], [$pins['A SCK'], $pins['B SCK']]);
+        self::assertSame(['D11', 'D12'], [$pins['B MOSI'], $pins['B MISO']]);
+    }
+
+    public function test_a_line_that_was_fixed_on_another_bus_takes_its_module_there(): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')
+            ->module('a', 'n', 'packet-radio-plain', 'A')->wire('a', 'SCK', 'IO14', true)->assigned();
+        self::assertSame([], self::found($plan, 'bus-split'));
+        self::assertSame('IO13', self::pins($plan)['A MOSI']);
     }
 }

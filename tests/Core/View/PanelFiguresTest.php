@@ -23,7 +23,7 @@ final class PanelFiguresTest extends CoreTestCase
         // Ohm's law with 0.2 V for the transistor, E24 of IEC 60063, twice the power; inverse square for 60 mW/sr and 0.4 mW/m².
         yield 'one at 100 mA from 5 V' => [['currentMa' => 100], 34.5, 36.0, 1000, 12.2];
         yield 'two in series' => [['currentMa' => 100, 'leds' => 2], 21.0, 22.0, 500, 12.2];
-        yield 'one at 20 mA' => [['currentMa' => 20], 172.5, 180.0, 250, 12.2];
+        yield 'one at 20 mA' => [['currentMa' => 20], 172.5, 180.0, 250, 5.5];
         yield 'four times the intensity, twice the reach' => [['currentMa' => 100, 'intensityMwSr' => 240], 34.5, 36.0, 1000, 24.5];
     }
 

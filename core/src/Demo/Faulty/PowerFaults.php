@@ -6,10 +6,12 @@ namespace Rundfunk\Demo\Faulty;
 
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Role;
 
 /** What can go wrong between a plug and a part. */
 final readonly class PowerFaults
@@ -99,6 +101,28 @@ final readonly class PowerFaults
             // pull-up-missing: a key on a pin that holds nothing up
             ->module('cellar-key', 'cellar-8', 'button-pad-1', 'Key')
             ->wire('cellar-key', 'K1', 'IO34')
-            ->control('cellar-press', 'cellar-8', 'Cellar key', ControlKind::Button, 'cellar-key', 'K1');
+            ->control('cellar-press', 'cellar-8', 'Cellar key', ControlKind::Button, 'cellar-key', 'K1')
+            // switch-on-strap, bus-split
+            ->module('cellar-lever', 'cellar-8', 'button-pad-1', 'Lever')
+            ->wire('cellar-lever', 'K1', 'IO0')
+            ->control('cellar-turn', 'cellar-8', 'Lever', ControlKind::Switch, 'cellar-lever', 'K1')
+            ->module('cellar-split', 'cellar-8', 'packet-radio-plain', 'Radio on two buses', FedFrom::Board3V3)
+            ->wire('cellar-split', 'SCK', 'IO18')->wire('cellar-split', 'MOSI', 'IO13')->wire('cellar-split', 'MISO', 'IO12')
+            // ability-missing: a stick on a computer without a converter
+            ->node('cellar-9', 'Cellar 9', NodeKind::Gateway, 'cellar', 'computer-40pin')
+            ->module('cellar-stick', 'cellar-9', 'joystick', 'Stick', FedFrom::Board3V3)
+            ->control('cellar-axis', 'cellar-9', 'Stick sideways', ControlKind::Axis, 'cellar-stick', 'X')
+            // read-too-often, reading-without-threshold, function-without-hardware
+            ->module('cellar-air', 'cellar-8', 'sensor-climate', 'Air', FedFrom::Board3V3)
+            ->control('cellar-damp', 'cellar-8', 'Damp', ControlKind::Reading, 'cellar-air', 'DATA', ['unit' => '%', 'intervalS' => 1])
+            ->route('cellar-damp', Action::Follow, 'cellar-lamp')
+            ->output('cellar-wish', 'cellar-8', 'Ventilate', OutputKind::Function)
+            // ip-broker-cramped; ir-supply-differs: a resistor for five volts on three
+            ->node('cellar-10', 'Cellar 10', NodeKind::Controller, 'cellar', 'wifi-3v3-11io')
+            ->link('cellar-net', 'Cellar net', 'ip', ['ssid' => 'cellar'])
+            ->join('cellar-net', 'cellar-10', Role::Both, null, ['broker' => true])
+            ->module('cellar-ir', 'cellar-10', 'infrared-emitter', 'Emitter', FedFrom::Board3V3)
+            ->link('cellar-light', 'Cellar light', 'infrared')
+            ->join('cellar-light', 'cellar-10', Role::Sends, 'cellar-ir');
     }
 }

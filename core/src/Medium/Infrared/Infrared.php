@@ -62,6 +62,7 @@ final readonly class Infrared implements Medium
             new IrSayings($protocols),
             new IrHops($protocols),
             new IrBuild($protocols),
+            new IrParts,
             new IrCodebook($protocols),
             new IrPanel($protocols),
         ];

@@ -11,6 +11,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Power\SupplyTree;
 use Rundfunk\Shape\Values;
 
 /** One of our own emitters: its settings, and what drives it. */
@@ -38,6 +39,18 @@ final readonly class IrEmitter
     public function resistor(): ?LedResistor
     {
         return $this->end->resistor($this->dropV);
+    }
+
+    /** @return float|null what it is fed with: by its pin, or by its supply; null where nobody can tell */
+    public function getsV(Plan $plan, Endpoint $endpoint, Catalogue $catalogue, SupplyTree $tree): ?float
+    {
+        return $this->onPin ? $catalogue->boardOf($plan->node($endpoint->nodeId))?->logicV : $tree->voltsOf($plan->module((string) $endpoint->moduleId))?->nominalV;
+    }
+
+    /** Its resistor is worked out for another voltage. */
+    public function isForAnother(float $getsV): bool
+    {
+        return $getsV > 0.0 && abs($getsV - $this->end->supplyV) > 0.1 * $getsV;
     }
 
     /** @return int what the hardest-of-hearing receiver of the link wants, µW/m² */

@@ -14,6 +14,9 @@ use Rundfunk\Shape\Values;
 /** The settings of one end of an infrared link, with their types. */
 final readonly class IrEnd
 {
+    /** The current at which the intensity is stated. */
+    private const STATED_AT_MA = 100.0;
+
     /** What a receiver of this class needs, µW/m². Sheet, from memory. */
     public const USUAL_UW_M2 = 400;
 
@@ -54,7 +57,7 @@ final readonly class IrEnd
             Field::number('forwardV', 1, 3, 'What one emitter takes while it is lit.', 1.35, 'V')->titled('LED'),
             Field::number('currentMa', 1, 1000, 'Current through the emitter while it is lit.', 100, 'mA')->titled('Current'),
             Field::whole('leds', 1, 6, 'How many emitters are in series.', 1)->titled('LEDs'),
-            Field::number('intensityMwSr', 1, 1000, 'Radiant intensity on the axis, at that current.', 60, 'mW/sr')->titled('Intensity'),
+            Field::number('intensityMwSr', 1, 1000, 'Radiant intensity on the axis at 100 mA, as data sheets state it; at another current it is as much more or less.', 60, 'mW/sr')->titled('Intensity'),
             Field::number('distanceM', 0.1, 50, 'How far off the farthest receiver is.', 3, 'm')->titled('Distance'),
             Field::whole('intervalMs', 10, 5_000, 'From one send to the next.', null, 'ms')->nullable()->titled('Interval')->assigned(),
             Field::oneOf('carrierKhz', [30, 33, 36, 38, 40, 56], 'What the receiver is tuned to.', 38, 'kHz')->titled('Tuned to'),
@@ -72,9 +75,15 @@ final readonly class IrEnd
         }
     }
 
+    /** @return float mW/sr on the axis: in proportion to the current, as far as an emitter is made for. Source: data sheets of common emitters, from memory */
+    public function radiatedMwSr(): float
+    {
+        return $this->intensityMwSr * $this->currentMa / self::STATED_AT_MA;
+    }
+
     /** @return float metres on the axis; in direct sun half of that. Source: inverse square; the sun is common practice */
     public function reachM(int $thresholdUwM2, bool $sunlit): float
     {
-        return IrRange::distanceM($this->intensityMwSr, $thresholdUwM2 / 1000) / ($sunlit ? 2 : 1);
+        return IrRange::distanceM($this->radiatedMwSr(), $thresholdUwM2 / 1000) / ($sunlit ? 2 : 1);
     }
 }

@@ -8,6 +8,7 @@ use Rundfunk\Check\HasRules;
 use Rundfunk\Medium\Infrared\Rule\CarrierOff;
 use Rundfunk\Medium\Infrared\Rule\CodeUnknown;
 use Rundfunk\Medium\Infrared\Rule\EmittersTogether;
+use Rundfunk\Medium\Infrared\Rule\EmitterSupplyDiffers;
 use Rundfunk\Medium\Infrared\Rule\FunctionsAlike;
 use Rundfunk\Medium\Infrared\Rule\HeardByTwo;
 use Rundfunk\Medium\Infrared\Rule\HeldKeyFlips;
@@ -45,6 +46,7 @@ final readonly class IrRules implements HasRules
             new HeldKeyFlips($this->protocols),
             new LedOverPin($this->protocols),
             new LedStarved($this->protocols),
+            new EmitterSupplyDiffers($this->protocols),
             new OutOfReach($this->protocols),
             new IntervalTooShort($this->protocols),
             new EmittersTogether($this->protocols),

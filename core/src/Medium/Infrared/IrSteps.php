@@ -15,6 +15,6 @@ final readonly class IrSteps implements Proposes
 
     public function steps(): array
     {
-        return [new IntervalStep($this->protocols)];
+        return [new EmitterSupplyStep, new IntervalStep($this->protocols)];
     }
 }

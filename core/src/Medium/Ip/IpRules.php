@@ -9,6 +9,7 @@ use Rundfunk\Medium\Ip\Rule\AddressHandedOut;
 use Rundfunk\Medium\Ip\Rule\AddressMissing;
 use Rundfunk\Medium\Ip\Rule\AddressOutside;
 use Rundfunk\Medium\Ip\Rule\AddressShared;
+use Rundfunk\Medium\Ip\Rule\BrokerCramped;
 use Rundfunk\Medium\Ip\Rule\BrokerMissing;
 use Rundfunk\Medium\Ip\Rule\ClientShared;
 use Rundfunk\Medium\Ip\Rule\CommandsRetained;
@@ -26,7 +27,7 @@ final readonly class IpRules implements HasRules
     public function rules(): array
     {
         return [
-            new AddressMissing, new AddressOutside, new AddressHandedOut, new AddressShared, new ClientShared, new BrokerMissing, new TopicInvalid, new TopicShared,
+            new AddressMissing, new AddressOutside, new AddressHandedOut, new AddressShared, new ClientShared, new BrokerMissing, new BrokerCramped, new TopicInvalid, new TopicShared,
             new CommandsRetained, new StateForgotten, new NoLastWill, new ToggleTwice, new PresenceLate, new TooManyStations,
         ];
     }

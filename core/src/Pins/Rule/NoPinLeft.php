@@ -25,7 +25,7 @@ final readonly class NoPinLeft implements NodeRule
     public function check(Node $node, Look $look): iterable
     {
         $left = $look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->leftOver($node);
-        $short = array_values(array_filter($left->demands ?? [], static fn (Demand $demand): bool => $demand->busLine === null));
+        $short = array_values(array_filter($left->demands ?? [], static fn (Demand $demand): bool => $demand->busLine === null && ! AbilityMissing::isBeyond($demand, $left->board->pins ?? [])));
         if ($left === null || $short === []) {
             return [];
         }

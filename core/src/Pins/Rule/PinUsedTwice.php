@@ -22,7 +22,7 @@ final readonly class PinUsedTwice implements NodeRule
         foreach ($look->wiresOf($node) as $wire) {
             $other = $first[$wire->use->pin] ??= $wire;
             $sameWire = $other->module->id === $wire->module->id && $other->terminal->name === $wire->terminal->name;
-            if ($sameWire || ($wire->terminal->onBus() && $wire->terminal->needs === $other->terminal->needs)) {
+            if ($sameWire || ($wire->terminal->sharesBus() && $wire->terminal->needs === $other->terminal->needs)) {
                 continue;
             }
             yield Finding::fault(

@@ -8,17 +8,29 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\CheapestMatching;
 use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Shape\Values;
 
 /** Which relay channel carries an output, which key a control is. */
 final readonly class ChannelStep implements Step
 {
+    /** Weights of laying readings out over sensors: what is measured matters most. */
+    private const READ_ALREADY = 1_000;
+
+    private const OTHER_UNIT = 100_000;
+
+    private const NOWHERE = 100_000_000;
+
     public function stage(): Stage
     {
         return Stage::Channel;
@@ -46,10 +58,79 @@ final readonly class ChannelStep implements Step
                     $homeless[] = $thing;
                 }
             }
+            yield from $this->readings($plan, $node, $homeless, $taken, $knowledge->catalogue);
             foreach ($homeless as $thing) {
-                yield from $this->place($plan, $node, $thing, $taken, $knowledge->catalogue);
+                if (! self::isReading($thing)) {
+                    yield from $this->place($plan, $node, $thing, $taken, $knowledge->catalogue);
+                }
             }
         }
+    }
+
+    /**
+     * Each reading goes to a sensor that measures such, and to one that nothing else reads while there are enough: all of
+     * them are laid out together, for the first that comes may take what the next one needs.
+     *
+     * @param  list<Control|Output>  $homeless
+     * @param  array<string, true>  $taken
+     * @return iterable<Proposal>
+     */
+    private function readings(Plan $plan, Node $node, array $homeless, array &$taken, Catalogue $catalogue): iterable
+    {
+        $readings = array_values(array_filter($homeless, self::isReading(...)));
+        $places = [];
+        foreach ($readings === [] ? [] : $plan->modulesOf($node) as $module) {
+            $class = $catalogue->classOf($module);
+            foreach ($class->carries === 'reading' ? $class->channels() : [] as $terminal) {
+                foreach ($terminal->shared ? $class->reads : array_slice($class->reads, 0, 1) as $unit) {
+                    $places[] = [$module, $terminal, $unit, isset($taken["{$module->id} {$terminal->name}"])];
+                }
+            }
+        }
+        if ($places === []) {
+            return;
+        }
+        $costs = array_map(static fn (Control|Output $reading): array => array_map(
+            static fn (array $place, int $at): ?int => ! $place[1]->shared && $place[3] ? null : $at + (self::unit($reading) === $place[2] ? 0 : self::OTHER_UNIT) + ($place[3] ? self::READ_ALREADY : 0),
+            $places, array_keys($places),
+        ), $readings);
+        // More readings than sensors: those that are left share.
+        $columns = count($readings) > count($places) ? array_fill(0, count($readings), null) : CheapestMatching::of($costs, array_fill(0, count($readings), self::NOWHERE));
+        foreach ($readings as $index => $reading) {
+            $column = $columns[$index] ?? self::cheapest($costs[$index], $places);
+            if ($column === null) {
+                continue;
+            }
+            [$module, $terminal] = $places[$column];
+            $taken["{$module->id} {$terminal->name}"] = true;
+            yield $this->proposal($node, $reading, $module, $terminal, self::unit($reading) === $places[$column][2] ? "It measures {$places[$column][2]}." : 'The first sensor that is free.');
+        }
+    }
+
+    /**
+     * @param  list<int|null>  $costs
+     * @param  list<array{Module, Terminal, string, bool}>  $places
+     */
+    private static function cheapest(array $costs, array $places): ?int
+    {
+        $best = null;
+        foreach ($costs as $column => $cost) {
+            if ($cost !== null && $places[$column][1]->shared && ($best === null || $cost < $costs[$best])) {
+                $best = $column;
+            }
+        }
+
+        return $best;
+    }
+
+    private static function isReading(Control|Output $thing): bool
+    {
+        return $thing instanceof Control && $thing->kind === ControlKind::Reading;
+    }
+
+    private static function unit(Control|Output $reading): string
+    {
+        return (new Values($reading->settings))->textOrNull('unit') ?? '';
     }
 
     /**
@@ -66,21 +147,27 @@ final readonly class ChannelStep implements Step
                     continue;
                 }
                 $taken[$place] = true;
-                $field = $thing instanceof Output ? 'channel' : 'terminal';
-                $before = self::channelOf($thing);
-                yield new Proposal(
-                    $this->stage(),
-                    Spot::of($thing, "{$node->name}, {$thing->name}", $field),
-                    "Channel of {$node->name} · {$thing->name}",
-                    $before,
-                    "{$module->name} {$terminal->name}",
-                    $before === null ? 'The first free one of the right kind.' : "{$before} cannot stay: it is taken, or of another kind.",
-                    [Operation::change($thing::kind(), $thing->id, ['moduleId' => $module->id, $field => $terminal->name])],
-                );
+                yield $this->proposal($node, $thing, $module, $terminal, 'The first free one of the right kind.');
 
                 return;
             }
         }
+    }
+
+    private function proposal(Node $node, Control|Output $thing, Module $module, Terminal $terminal, string $reason): Proposal
+    {
+        $field = $thing instanceof Output ? 'channel' : 'terminal';
+        $before = self::channelOf($thing);
+
+        return new Proposal(
+            $this->stage(),
+            Spot::of($thing, "{$node->name}, {$thing->name}", $field),
+            "Channel of {$node->name} · {$thing->name}",
+            $before,
+            "{$module->name} {$terminal->name}",
+            $before === null ? $reason : "{$before} cannot stay: it is taken, or of another kind.",
+            [Operation::change($thing::kind(), $thing->id, ['moduleId' => $module->id, $field => $terminal->name])],
+        );
     }
 
     private static function channelOf(Control|Output $thing): ?string

@@ -11,6 +11,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\SupplyTree;
@@ -32,7 +33,7 @@ final readonly class BoardFedTwice implements NodeRule
             Spot::of($feeders[1], "{$node->name}, {$feeders[1]->name}", 'feedsAt'),
             'The one with more volts feeds the other one back: a USB port of a computer, or a battery that was not made to be charged.',
             'One at a time, or a diode in each.',
-            Fix::change("Do not feed the board from {$feeders[1]->name}", $feeders[1], ['feedsAt' => null]),
+            new Fix("Feed it from {$feeders[0]->name} alone", ...array_map(static fn (Supply $other): Operation => Operation::change(Supply::kind(), $other->id, ['feedsAt' => null]), array_slice($feeders, 1))),
             about: [$node->id],
         )];
     }

@@ -22,20 +22,17 @@ final readonly class BrownOut implements SupplyRule
     {
         $tree = SupplyTree::in($look);
         $board = $tree->board($supply);
-        $volts = $tree->volts($supply);
-        if ($supply->feedsAt === null || $board === null || $volts === null) {
+        $leftV = $tree->leftAtBoardV($supply);
+        // A supply that was never made for the input is another finding.
+        if ($supply->feedsAt === null || $board === null || $leftV === null || ! $tree->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($supply->feedsAt)->minV ?? 0.0) === true) {
             return [];
         }
         $ownOhm = $supply->sourceOhm ?? $tree->classOf($supply)->sourceOhm;
-        $leftV = $volts->minV - $ownOhm * $tree->load($supply)->peakMa / 1000;
         $leastV = $board->own->brownOutV;
-        if ($leftV >= $leastV - 1e-6 || $volts->isBelow($board->input($supply->feedsAt)->minV ?? 0.0)) {
-            return [];
-        }
         $node = $look->plan->node($supply->nodeId);
 
         return [Finding::fault(
-            "{$node->name} sags to ".Figures::significant(max(0.0, $leftV)).' V when everything draws at once, and starts again below '.Figures::significant($leastV),
+            "{$node->name} sags to ".Figures::significant($leftV).' V when everything draws at once, and starts again below '.Figures::significant($leastV),
             Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
             Figures::significant($tree->load($supply)->peakMa).' mA through '.Figures::significant($ownOhm).' Ω leave no more. It looks like bad code: the board starts anew whenever it sends.',
             'A stiffer supply, shorter and thicker wires, or a supply of its own for what draws most.',

@@ -11,6 +11,7 @@
 
     const stages: Record<Proposal['stage'], string> = {
         supply: 'Supplies',
+        board: 'What the boards live on',
         attachment: 'Radios',
         link: 'Channels of the air',
         path: 'Paths',
@@ -20,6 +21,7 @@
         end: 'Retry delays',
         channel: 'Relay channels and keys',
         pin: 'Pins',
+        part: 'Resistors, capacitors and shifters',
     };
     const groups = $derived(
         Object.entries(stages)

@@ -14,7 +14,8 @@
     const open = $derived(
         data.findings.filter(
             (finding) =>
-                finding.severity !== 'advice' && index.whereabouts(finding.at.kind, finding.at.id).item === node?.id,
+                finding.severity !== 'advice' &&
+                index.whereabouts(finding.at.kind, finding.at.id).item?.split('.')[0] === node?.id,
         ).length,
     );
 

@@ -3,7 +3,6 @@
     import { push } from 'svelte-spa-router';
     import type { Schemas } from '../../lib/api';
     import { rest } from '../../lib/focus';
-    import { view } from '../../lib/shown.svelte';
     import { ulid } from '../../lib/ulid';
     import { add, change, remove, workspace } from '../../lib/workspace.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
@@ -11,12 +10,10 @@
     import NodeCodes from './nodes/NodeCodes.svelte';
     import NodeControls from './nodes/NodeControls.svelte';
     import NodeModules from './nodes/NodeModules.svelte';
-    import NodePins from './nodes/NodePins.svelte';
     import type { StepProps } from '../steps';
 
     let { index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
-    const pinTable = view('pin-table', () => node?.id);
     const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));
     const bought = $derived(catalogue.nodeKinds.find((kind) => kind.key === node?.kind)?.bought ?? false);
     const groups = $derived(
@@ -144,8 +141,10 @@
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
             <NodeControls {node} {index} {catalogue} />
             {#if bought && node.kind !== 'phone'}{#key node.id}<NodeCodes {node} {index} {catalogue} />{/key}{/if}
-            <NodePins {node} {index} {catalogue} table={pinTable.now ?? undefined} />
             <p class="mt-4 flex gap-4">
+                {#if !bought}<a class="quiet-link" href="#/plans/{planId}/power/{node.id}"
+                        >Pins and power of {node.name}</a
+                    >{/if}
                 <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
                     >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a
                 >

@@ -17,6 +17,7 @@ const document = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'ut
 const catalogue: Catalogue = {
     boards: [],
     modules: [],
+    supplies: [],
     media: [],
     regions: [
         { key: 'eu', name: 'Europe', mainsV: 230, asOf: 'now', wifi: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13] },

@@ -4,18 +4,13 @@
     import { ulid } from '../../../lib/ulid';
     import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
+    import FedFrom from '../power/FedFrom.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
     let { node, index, catalogue }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue } = $props();
     const modules = $derived(index.modulesOf(node.id));
-    const supplies = [
-        { value: 'board-3v3', name: '3.3 V pin' },
-        { value: 'board-5v', name: '5 V pin' },
-        { value: 'adapter', name: 'adapter' },
-        { value: 'own', name: 'own supply' },
-    ];
-    const shortNames: Record<string, string> = { radio: 'Radio', supply: 'Adapter', output: 'Relays', control: 'Keys' };
+    const shortNames: Record<string, string> = { radio: 'Radio', output: 'Relays', control: 'Keys' };
     const group = (key: string): Schemas['ModuleClass'] | undefined => catalogue.modules.find((one) => one.key === key);
 
     function addModule(key: string): void {
@@ -68,18 +63,7 @@
                     <td title={chosen?.advice}>{chosen?.name}</td>
                     <td class="mono whitespace-nowrap">{chosen && chosen.peakMa > 0 ? `${chosen.peakMa} mA` : '–'}</td>
                     <td
-                        >{#if chosen && chosen.peakMa > 0}<SelectField
-                                label="Supply of {module.name}"
-                                quiet
-                                value={module.supply ?? ''}
-                                empty="none yet"
-                                items={supplies}
-                                onsave={(supply) =>
-                                    workspace.edit(
-                                        `Supply of ${module.name}`,
-                                        change('module', module.id, { supply: supply || null }),
-                                    )}
-                            />{/if}</td
+                        >{#if chosen?.fed}<FedFrom {module} {node} {index} {catalogue} />{/if}</td
                     >
                     <td class="text-right"
                         ><RemoveButton

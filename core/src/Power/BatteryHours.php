@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Electrical\BatteryLife;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Sleep;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Shape\Values;
+
+/**
+ * How long a battery lasts what hangs on it, asleep and awake, as a range. How often a node wakes is what its readings say;
+ * where keys wake it, how often people press them.
+ */
+final readonly class BatteryHours
+{
+    /** A key that is pressed so often in a day. Common practice. */
+    private const PRESSES_A_DAY = 50;
+
+    /** From waking up to sleeping again, with what is sent and answered between, milliseconds. Common practice. */
+    private const AWAKE_MS = 500.0;
+
+    private function __construct(private Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
+    {
+    }
+
+    /** @return BatteryLife|null null for what is no battery, or feeds nothing */
+    public static function of(Plan $plan, Catalogue $catalogue, SupplyTree $tree, Supply $battery): ?BatteryLife
+    {
+        return (new self($plan, $catalogue, $tree))->life($battery);
+    }
+
+    private function life(Supply $battery): ?BatteryLife
+    {
+        $cell = $this->tree->classOf($battery)->cell;
+        $activeMa = $this->tree->load($battery)->typicalMa;
+        if ($cell === null || $activeMa <= 0.0) {
+            return null;
+        }
+        $node = $this->plan->node($battery->nodeId);
+        $capacityMah = $battery->capacityMah ?? $cell->capacityMah;
+        if ($node->sleep === Sleep::Never) {
+            return new BatteryLife($capacityMah, $cell->usablePercent, $cell->selfDischargePercentMonth, $activeMa, $activeMa, 0.0, 1.0);
+        }
+        $periodS = $node->sleep === Sleep::UntilKey ? 86_400 / self::PRESSES_A_DAY : $this->readEveryS($node);
+
+        return new BatteryLife($capacityMah, $cell->usablePercent, $cell->selfDischargePercentMonth, min($activeMa, $this->asleepMa($battery, $node)), $activeMa, min(self::AWAKE_MS, $periodS * 1000), $periodS);
+    }
+
+    /** The board asleep, and whatever its regulators take for themselves, as the battery sees it. */
+    private function asleepMa(Supply $battery, Node $node): float
+    {
+        $ma = $this->catalogue->boardOf($node)->own->sleepMa ?? 0.0;
+        $feeder = $this->tree->feeder($node);
+        foreach ($feeder === null ? [] : [$feeder, ...$this->tree->above($feeder)] as $supply) {
+            if ($supply->id === $battery->id) {
+                break;
+            }
+            $ma = $this->tree->drawnFor($supply, $ma);
+        }
+
+        return $ma;
+    }
+
+    /** @return float seconds from reading to reading, of the one that is read most often */
+    private function readEveryS(Node $node): float
+    {
+        $every = [];
+        foreach ($this->plan->controlsOf($node) as $control) {
+            if ($control->kind === ControlKind::Reading) {
+                $every[] = (float) max(1, (new Values($control->settings))->wholeOrNull('intervalS') ?? 60);
+            }
+        }
+
+        return $every === [] ? 60.0 : min($every);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+use Rundfunk\Catalogue\BoardInput;
+use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Supply;
+
+/** What can feed a board with all that hangs on its pins, the cheapest first: cells for what is carried, a closed plug for what stands. */
+final readonly class BoardFeeding
+{
+    /** Each with the regulator that it wants behind it, or none. */
+    private const CARRIED = [['alkaline-3', null], ['nimh-4', null], ['li-ion-cell', null], ['alkaline-4', null], ['li-ion-cell', 'boost-5v']];
+
+    private const STANDING = [['plug-5v-1a', null], ['plug-5v-3a', null], ['plug-12v-2a', 'buck']];
+
+    /** @param  non-empty-list<Supply>  $supplies  the source first, what feeds the board last */
+    private function __construct(public array $supplies)
+    {
+    }
+
+    /** @return self|null null where nothing that there is would do */
+    public static function best(Island $island, Catalogue $catalogue, Node $node): ?self
+    {
+        $board = $catalogue->boardOf($node);
+        foreach ($board === null ? [] : [...($node->kind === NodeKind::Handset ? self::CARRIED : []), ...self::STANDING] as [$source, $regulator]) {
+            foreach ($board->inputs ?? [] as $input) {
+                $choice = self::of($island, $node, $source, $regulator, $input);
+                $feeder = $choice->supplies[count($choice->supplies) - 1];
+                $tree = new SupplyTree($choice->in($island->plan), $catalogue);
+                $volts = $tree->volts($feeder);
+                if ($volts !== null && ! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder)) {
+                    return $choice;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function of(Island $island, Node $node, string $source, ?string $regulator, BoardInput $input): self
+    {
+        $sourceId = $island->newId('supply', $node->id, 'board');
+        $first = new Supply($sourceId, $node->id, $source, mb_substr("Supply of {$node->name}", 0, 80), feedsAt: $regulator === null ? $input->at : null, order: 50);
+        if ($regulator === null) {
+            return new self([$first]);
+        }
+
+        return new self([$first, new Supply($island->newId('supply', $node->id, 'board', $regulator), $node->id, $regulator, mb_substr("Regulator of {$node->name}", 0, 80), $sourceId, $input->at, order: 51)]);
+    }
+
+    public function in(Plan $plan): Plan
+    {
+        $draft = $plan->draft();
+        array_map($draft->put(...), $this->supplies);
+
+        return $draft->plan();
+    }
+
+    /** @return list<Operation> */
+    public function operations(): array
+    {
+        return array_map(Operation::add(...), $this->supplies);
+    }
+
+    public function words(Catalogue $catalogue): string
+    {
+        return implode(' with a ', array_map(static fn (Supply $supply): string => $catalogue->supplyClassOf($supply)->name, $this->supplies));
+    }
+}

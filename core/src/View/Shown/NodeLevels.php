@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The two ends of each wire of a node, compared. */
+final readonly class NodeLevels
+{
+    public function __construct(
+        /** @var list<LevelRow> */
+        #[ListOf(LevelRow::class)] public array $wires,
+        /** @var list<PlacedPart> */
+        #[ListOf(PlacedPart::class)] public array $parts,
+    ) {
+    }
+}

@@ -1,0 +1,97 @@
+<script lang="ts">
+    import Button from 'flowbite-svelte/Button.svelte';
+    import type { Schemas } from '../../../lib/api';
+    import type { PlanIndex } from '../../../lib/plan-index';
+    import { typed } from '../../../lib/typed';
+    import { ulid } from '../../../lib/ulid';
+    import { add, workspace } from '../../../lib/workspace.svelte';
+    import SelectField from '../../../widgets/SelectField.svelte';
+
+    let { node, index }: { node: Schemas['Node']; index: PlanIndex } = $props();
+    type Kind = Schemas['Part']['kind'];
+    /** What each kind wants typed. */
+    const kinds: { value: Kind; name: string; wants: { field: string; label: string }[] }[] = [
+        {
+            value: 'divider',
+            name: 'divider',
+            wants: [
+                { field: 'ohms', label: 'Upper, Ω' },
+                { field: 'lowerOhms', label: 'Lower, Ω' },
+            ],
+        },
+        { value: 'shifter', name: 'level shifter', wants: [] },
+        { value: 'pull-up', name: 'pull-up', wants: [{ field: 'ohms', label: 'Ω' }] },
+        { value: 'pull-down', name: 'pull-down', wants: [{ field: 'ohms', label: 'Ω' }] },
+        { value: 'series-resistor', name: 'resistor in the wire', wants: [{ field: 'ohms', label: 'Ω' }] },
+        { value: 'driver', name: 'NPN transistor', wants: [{ field: 'ohms', label: 'Base, Ω' }] },
+        {
+            value: 'capacitor',
+            name: 'capacitor',
+            wants: [
+                { field: 'microfarads', label: 'µF' },
+                { field: 'esrOhm', label: 'ESR, Ω' },
+            ],
+        },
+        { value: 'flyback-diode', name: 'flyback diode', wants: [] },
+    ];
+    const catalogue = $derived(workspace.catalogue);
+    const places = $derived(
+        index.modulesOf(node.id).flatMap((module) => {
+            const kind = catalogue?.modules.find((one) => one.key === module.class);
+            const terminals = [...(kind?.terminals ?? []).map((one) => one.name), ...(kind?.supplyTerminals ?? [])];
+            return terminals.map((terminal) => ({
+                value: `${module.id} ${terminal}`,
+                name: `${module.name} ${terminal}`,
+            }));
+        }),
+    );
+    let kind = $state<Kind>('divider');
+    let place = $state('');
+    let values = $state<Record<string, string>>({});
+    const chosen = $derived(kinds.find((one) => one.value === kind));
+
+    function put(event: SubmitEvent): void {
+        event.preventDefault();
+        const at = places.find((one) => one.value === place) ?? places[0];
+        if (at === undefined || chosen === undefined) {
+            return;
+        }
+        const [moduleId = '', ...terminal] = at.value.split(' ');
+        const figures = Object.fromEntries(
+            chosen.wants
+                .filter(({ field }) => (values[field] ?? '') !== '')
+                .map(({ field }) => [field, typed(values[field] ?? '')]),
+        );
+        void workspace.edit(
+            `Put ${chosen.name} at ${at.name}`,
+            add('part', ulid(), { moduleId, terminal: terminal.join(' '), kind, ...figures }),
+        );
+        values = {};
+    }
+</script>
+
+<form class="border-rule flex flex-wrap items-end gap-2 border-t px-3 py-2" onsubmit={put}>
+    <SelectField
+        label="Part"
+        class="w-[160px]"
+        value={kind}
+        items={kinds.map(({ value, name }) => ({ value, name }))}
+        onsave={(value) => (kind = value as Kind)}
+    />
+    <SelectField
+        label="At"
+        class="w-[190px]"
+        value={place === '' ? (places[0]?.value ?? '') : place}
+        items={places}
+        onsave={(value) => (place = value)}
+    />
+    {#each chosen?.wants ?? [] as { field, label } (field)}
+        <label class="text-[14px]"
+            ><span class="text-soft block">{label}</span><input
+                class="bg-sheet border-rule text-ink mono w-[80px] rounded-[4px] border px-2 py-1 !text-[12.5px]"
+                bind:value={values[field]}
+            /></label
+        >
+    {/each}
+    <Button type="submit" color="alternative" disabled={places.length === 0}>Put it there</Button>
+</form>
