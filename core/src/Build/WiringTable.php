@@ -11,7 +11,6 @@ use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Check\Wire;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
-use Rundfunk\Levels\WireLevels;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -21,6 +20,7 @@ use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\SupplyTree;
 
 /** Every wire of one node: its supplies first, then module by module, with the parts between. What its builder solders by. */

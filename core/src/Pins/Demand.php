@@ -61,9 +61,9 @@ final readonly class Demand
     /** The same for terminals of one module that any pin suits equally, while they have none; null when it has one, or is a bus line. */
     public function kindWhenNew(): ?string
     {
-        ['module' => $module, 'terminal' => $terminal, 'use' => $use] = $this->wants[0];
+        ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $latches] = $this->wants[0];
 
-        return $this->busLine !== null || $use !== null || $terminal->carries === null ? null : "{$module->id} {$terminal->needs} {$terminal->pulls?->value}";
+        return $this->busLine !== null || $use !== null || $terminal->carries === null ? null : "{$module->id} {$terminal->needs} {$terminal->pulls?->value} ".($latches ? 'latches' : '');
     }
 
     /** What it costs to put this demand on a pin; null when it cannot go there. */

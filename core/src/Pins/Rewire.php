@@ -25,10 +25,16 @@ final readonly class Rewire
     ) {
     }
 
+    /** The wire as it is to be. */
+    public function use(Plan $plan): PinUse
+    {
+        return new PinUse($this->before->id ?? $plan->newId('pin-use', $this->module->id, $this->terminal->name), $this->module->id, $this->terminal->name, $this->after->name);
+    }
+
     public function operation(Plan $plan): Operation
     {
         return $this->before === null
-            ? Operation::add(new PinUse($plan->newId('pin-use', $this->module->id, $this->terminal->name), $this->module->id, $this->terminal->name, $this->after->name))
+            ? Operation::add($this->use($plan))
             : Operation::change(ThingKind::PinUse, $this->before->id, ['pin' => $this->after->name]);
     }
 

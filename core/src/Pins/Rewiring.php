@@ -40,6 +40,9 @@ final readonly class Rewiring
             if ($change->before?->id === $use->id) {
                 // The rest goes with it: a move may need another to make room.
                 $moves = array_values(array_filter($changes, static fn (Rewire $other): bool => $other->before !== null));
+                if ($change->after->console || self::endOnConsole($moves, $node, $catalogue)) {
+                    return null;
+                }
 
                 return new Fix(
                     "Move {$use->terminal} to {$change->after->name}".(count($moves) > 1 ? ' and '.(count($moves) - 1).' more' : ''),
@@ -49,5 +52,21 @@ final readonly class Rewiring
         }
 
         return null;
+    }
+
+    /**
+     * A fault of one is not mended by another.
+     *
+     * @param  list<Rewire>  $moves
+     */
+    private static function endOnConsole(array $moves, Node $node, Catalogue $catalogue): bool
+    {
+        foreach ($moves as $move) {
+            if ($move->after->console && $catalogue->boardOf($node)?->pin($move->before->pin ?? '')?->console !== true) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

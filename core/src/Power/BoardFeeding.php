@@ -35,7 +35,7 @@ final readonly class BoardFeeding
                 $feeder = $choice->supplies[count($choice->supplies) - 1];
                 $tree = new SupplyTree($choice->in($island->plan), $catalogue);
                 $volts = $tree->volts($feeder);
-                if ($volts !== null && ! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder)) {
+                if (Feeding::unsuited($island->plan, $choice->in($island->plan), $catalogue, $node) === [] && $volts !== null && ! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder)) {
                     return $choice;
                 }
             }

@@ -63,6 +63,12 @@ final readonly class Feeding
         return $supply instanceof Supply && self::holds(new SupplyTree($plan, $catalogue), $supply, $catalogue->classOf($module), true);
     }
 
+    /** @return list<Module> modules of a node that what feeds them suited before, and suits no more */
+    public static function unsuited(Plan $before, Plan $after, Catalogue $catalogue, Node $node): array
+    {
+        return array_values(array_filter($before->modulesOf($node), static fn (Module $module): bool => self::suits($before, $catalogue, $module) && ! self::suits($after, $catalogue, $module)));
+    }
+
     /** @return Generator<FeedChoice> */
     private function choices(): Generator
     {

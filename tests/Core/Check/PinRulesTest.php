@@ -88,6 +88,12 @@ final class PinRulesTest extends CoreTestCase
         yield 'a stick on a board without' => ['ability-missing', static fn (Sketch $s): Sketch => $stick($s, 'computer-40pin'), ['N has no analogue input for Stick X']];
         yield 'which is no matter of room' => ['no-pin-left', static fn (Sketch $s): Sketch => $stick($s, 'computer-40pin'), []];
 
+        // The common humidity sensor measures every two seconds, the one-wire thermometer takes 750 ms (data sheets, from memory).
+        $read = static fn (Sketch $s, string $class, int $every): Sketch => $plain($s)->module('t', 'n', $class, 'Sensor', FedFrom::Board5V)->control('r', 'n', 'Air', ControlKind::Reading, 't', 'DATA', ['intervalS' => $every]);
+        yield 'read every two seconds' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-climate', 2), []];
+        yield 'read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-climate', 1), ['Air is read every 1 s, and its sensor measures every 2']];
+        yield 'another read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-temperature', 1), []];
+
         yield 'a stick on an analogue pin' => [
             'pin-incapable',
             static fn (Sketch $s): Sketch => $plain($s)

@@ -30,6 +30,14 @@ final class RouteRulesTest extends CoreTestCase
             ->join('l', 'board', $board, 'board-radio');
         $ends = static fn (Sketch $s, ControlKind $kind = ControlKind::Button): Sketch => $s->control('k', 'hand', 'Key', $kind)->output('o', 'board', 'Lamp');
 
+        // E14: silent, all of these.
+        $follows = static fn (Sketch $s, array $settings, Action $action = Action::Follow): Sketch => $s->control('r', 'hand', 'Frost', ControlKind::Reading, settings: $settings)->output('o', 'board', 'Lamp')->route('r', $action, 'o');
+        yield 'a reading with a threshold' => ['reading-without-threshold', static fn (Sketch $s): Sketch => $follows($s, ['threshold' => 2.0]), []];
+        yield 'a reading without' => ['reading-without-threshold', static fn (Sketch $s): Sketch => $follows($s, []), ['Lamp follows Frost, and nothing says from which value on']];
+        yield 'a reading that only hands its value on' => ['reading-without-threshold', static fn (Sketch $s): Sketch => $follows($s, [], Action::Set), []];
+        yield 'a function of a bought thing' => ['function-without-hardware', static fn (Sketch $s): Sketch => $s->node('h', 'Heater', NodeKind::Fixture, null, null)->output('f', 'h', 'Heat', OutputKind::Function), []];
+        yield 'a function of a board of ours' => ['function-without-hardware', static fn (Sketch $s): Sketch => $s->output('f', 'board', 'Heat', OutputKind::Function), ['Heat of Board is a function of nothing']];
+
         yield 'a radio for the link' => ['endpoint-without-module', $link, []];
         yield 'no radio for the link' => [
             'endpoint-without-module',

@@ -15,7 +15,9 @@ use Rundfunk\Pins\Rewire;
 use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Power\Levels\PartsFor;
 
 /** Terminals still without a pin, for which there is room. */
 #[Finds('pins-unassigned', WorkStep::PinsAndPower)]
@@ -26,8 +28,9 @@ final readonly class PinsUnassigned implements NodeRule
         if ($look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->areMet($node)) {
             return [];
         }
+        $all = Rewiring::of($look->plan, $node, $look->catalogue);
         $new = array_values(array_filter(
-            Rewiring::of($look->plan, $node, $look->catalogue),
+            $all,
             static fn (Rewire $change): bool => $change->before === null,
         ));
         if ($new === []) {
@@ -42,8 +45,8 @@ final readonly class PinsUnassigned implements NodeRule
             'Assign proposes a pin for each.',
             new Fix($count === 1 ? "Put {$new[0]->words()}" : "Wire all {$count}", ...array_map(
                 static fn (Rewire $change): Operation => $change->operation($look->plan),
-                Rewiring::of($look->plan, $node, $look->catalogue),
-            )),
+                $all,
+            ), ...PartsFor::wired($look, array_map(static fn (Rewire $change): PinUse => $change->use($look->plan), $all))),
             numbers: ['count' => $count],
         )];
     }

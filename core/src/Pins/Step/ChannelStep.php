@@ -11,6 +11,7 @@ use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
 use Rundfunk\Pins\CheapestMatching;
+use Rundfunk\Pins\PinPlanner;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
@@ -58,13 +59,50 @@ final readonly class ChannelStep implements Step
                     $homeless[] = $thing;
                 }
             }
-            yield from $this->readings($plan, $node, $homeless, $taken, $knowledge->catalogue);
+            $placed = [...$this->readings($plan, $node, $homeless, $taken, $knowledge->catalogue)];
             foreach ($homeless as $thing) {
                 if (! self::isReading($thing)) {
-                    yield from $this->place($plan, $node, $thing, $taken, $knowledge->catalogue);
+                    $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $knowledge->catalogue)];
+                }
+            }
+            yield from self::thatHavePins($plan, $node, array_values($placed), $knowledge->catalogue);
+        }
+    }
+
+    /**
+     * Only as many as the board has pins for: one without a channel is waiting, one on a channel without a pin is a fault.
+     *
+     * @param  list<Proposal>  $placed
+     * @return list<Proposal>
+     */
+    private static function thatHavePins(Plan $plan, Node $node, array $placed, Catalogue $catalogue): array
+    {
+        if ($placed === []) {
+            return [];
+        }
+        $planner = new PinPlanner($catalogue);
+        $short = count($planner->plan($plan, $node)->unplaced ?? []);
+        while ($placed !== [] && count($planner->plan(self::with($plan, $placed), $node)->unplaced ?? []) > $short) {
+            $placed = array_slice($placed, 0, -1);
+        }
+
+        return $placed;
+    }
+
+    /** @param  list<Proposal>  $placed */
+    private static function with(Plan $plan, array $placed): Plan
+    {
+        $draft = $plan->draft();
+        foreach ($placed as $proposal) {
+            foreach ($proposal->operations as $operation) {
+                $thing = $operation->kind === null ? null : $plan->find($operation->kind, $operation->id);
+                if ($thing !== null) {
+                    $draft->put($thing::from(new Values([...$thing->values(), ...$operation->values])));
                 }
             }
         }
+
+        return $draft->plan();
     }
 
     /**
@@ -82,6 +120,9 @@ final readonly class ChannelStep implements Step
         foreach ($readings === [] ? [] : $plan->modulesOf($node) as $module) {
             $class = $catalogue->classOf($module);
             foreach ($class->carries === 'reading' ? $class->channels() : [] as $terminal) {
+                if (! self::canBeWired($node, $terminal, $catalogue)) {
+                    continue;
+                }
                 foreach ($terminal->shared ? $class->reads : array_slice($class->reads, 0, 1) as $unit) {
                     $places[] = [$module, $terminal, $unit, isset($taken["{$module->id} {$terminal->name}"])];
                 }
@@ -123,6 +164,19 @@ final readonly class ChannelStep implements Step
         return $best;
     }
 
+    /** Some pin of the board can do what the terminal asks; a node without a board gets one some day. */
+    private static function canBeWired(Node $node, Terminal $terminal, Catalogue $catalogue): bool
+    {
+        $board = $catalogue->boardOf($node);
+        foreach ($board->pins ?? [] as $pin) {
+            if ($pin->serves($terminal->needs)) {
+                return true;
+            }
+        }
+
+        return $board === null;
+    }
+
     private static function isReading(Control|Output $thing): bool
     {
         return $thing instanceof Control && $thing->kind === ControlKind::Reading;
@@ -143,7 +197,7 @@ final readonly class ChannelStep implements Step
             $class = $catalogue->classOf($module);
             foreach ($class->channels() as $terminal) {
                 $place = $module->id.' '.$terminal->name;
-                if ((isset($taken[$place]) && ! $terminal->shared) || ! $class->takes($terminal, $thing)) {
+                if ((isset($taken[$place]) && ! $terminal->shared) || ! $class->takes($terminal, $thing) || ! self::canBeWired($node, $terminal, $catalogue)) {
                     continue;
                 }
                 $taken[$place] = true;

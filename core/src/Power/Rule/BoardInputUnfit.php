@@ -31,7 +31,7 @@ final readonly class BoardInputUnfit implements SupplyRule
         $volts = $tree->volts($supply);
         $node = $look->plan->node($supply->nodeId);
         if ($input === null) {
-            $better = Refeeding::input($board, $volts);
+            $better = Refeeding::input($look, $supply);
 
             return [Finding::fault(
                 "{$node->name} has no such input as {$supply->name} is to feed it at",
@@ -44,7 +44,7 @@ final readonly class BoardInputUnfit implements SupplyRule
         if ($volts === null || (! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV))) {
             return [];
         }
-        $better = Refeeding::input($board, $volts);
+        $better = Refeeding::input($look, $supply);
         $high = $volts->isAbove($input->maxV);
 
         return [Finding::fault(

@@ -43,7 +43,7 @@ final readonly class WeakRail implements SupplyRule
                 .implode(', ', array_map(static fn (Take $take): string => "{$take->name} ".Figures::significant($take->load->peakMa), array_slice($takes, 0, 5))).'. '
                 .($isAmplified ? 'The radio seems to work at arm\'s length and fails or resets when it sends at full power.' : 'The voltage dips and the board resets.'),
             'Feed what asks most from a regulator or a supply of its own, with a common ground.',
-            Refeeding::relief($look, $takes),
+            Refeeding::relief($look, $supply),
             numbers: ['peak_ma' => round($peakMa, 3), 'limit_ma' => $limitMa],
             about: $rail === null ? [$supply->id] : [$node->id, $rail->name],
         )];

@@ -25,12 +25,15 @@ final readonly class ActionUnfit implements RouteRule
         $control = $look->plan->control($route->controlId);
         $fitting = $control->kind->actions();
         if (! in_array($route->action, $fitting, true)) {
+            // One that the output can do as well, where there is one.
+            $takesValues = $look->plan->output($route->outputId)->kind->takesValues();
+            $best = array_values(array_filter($fitting, static fn (Action $action): bool => $takesValues || ! $action->takesValue()))[0] ?? null;
             yield Finding::fault(
                 self::title($control->kind, $route->action),
                 Spot::of($route, RouteNames::of($look->plan, $route), 'action'),
                 self::why($control->kind),
                 'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
-                Fix::change("Make it {$fitting[0]->value}", $route, ['action' => $fitting[0]->value, 'pulseMs' => null]),
+                $best === null ? null : Fix::change("Make it {$best->value}", $route, ['action' => $best->value, 'value' => null, 'pulseMs' => $best === Action::Pulse ? 1_000 : null]),
                 numbers: ['action' => $route->action->value, 'control' => $control->kind->value],
             );
         } elseif ($route->action === Action::Pulse && $route->pulseMs === null) {

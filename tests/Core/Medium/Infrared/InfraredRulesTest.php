@@ -124,6 +124,18 @@ final class InfraredRulesTest extends CoreTestCase
         yield 'three in series at 5 V' => ['ir-led-starved', static fn () => $room(['leds' => 3]), []];
         yield 'four in series at 5 V' => ['ir-led-starved', static fn () => $room(['leds' => 4]), ['The supply of Sender does not light its emitter']];
 
+        $fed = static fn (FedFrom|string $supply, float $says, string $class = 'infrared-emitter') => self::sketch()->link('f', 'Light', 'infrared')->node('s', 'Sender', NodeKind::Controller, null, 'wifi-3v3-11io')
+            ->supply('other', 's', 'other', 'Something')->module('e', 's', $class, 'Eye', $supply)->join('f', 's', Role::Sends, 'e', ['supplyV' => $says]);
+        yield 'a resistor for what the emitter gets' => ['ir-supply-differs', static fn () => $fed(FedFrom::Board5V, 5), []];
+        yield 'a resistor for five volts on three' => ['ir-supply-differs', static fn () => $fed(FedFrom::Board3V3, 5), ["The resistor of Sender's emitter is for 5 V, and it gets 3.3"]];
+        yield 'a resistor for three volts on five' => ['ir-supply-differs', static fn () => $fed(FedFrom::Board5V, 3.3), ["The resistor of Sender's emitter is for 3.3 V, and it gets 5"]];
+        yield 'an emitter on a pin of three volts' => ['ir-supply-differs', static fn () => $fed('other', 5, 'infrared-emitter-pin'), ["The resistor of Sender's emitter is for 5 V, and it gets 3.3"]];
+        yield 'a supply of unknown voltage' => ['ir-supply-differs', static fn () => $fed('other', 5), []];
+
+        // E13: a fifth of the current is a fifth of the light, and reaches √5 times less far: 5.48 m.
+        yield 'six metres with 20 mA' => ['ir-out-of-reach', static fn () => $room(['distanceM' => 6, 'currentMa' => 20]), ['Sender reaches 5.48 m and must reach 6']];
+        yield 'five metres with 20 mA' => ['ir-out-of-reach', static fn () => $room(['distanceM' => 5, 'currentMa' => 20]), []];
+
         // 60 mW/sr and 0.4 mW/m²: 12.2 m, in the sun half of it.
         yield 'twelve metres' => ['ir-out-of-reach', static fn () => $room(['distanceM' => 12]), []];
         yield 'thirteen metres' => ['ir-out-of-reach', static fn () => $room(['distanceM' => 13]), ['Sender reaches 12.2 m and must reach 13']];

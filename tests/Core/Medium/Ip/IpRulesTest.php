@@ -49,6 +49,10 @@ final class IpRulesTest extends CoreTestCase
         yield 'one address' => ['ip-address-shared', static fn () => $house(board: '192.168.40.10'), ['Hub and Board have one address']];
         yield 'two client ids' => ['ip-client-shared', static fn () => $house(), []];
         yield 'one client id' => ['ip-client-shared', static fn () => $house(boardEnd: ['clientId' => 'hub']), ['Hub and Board have one client id']];
+        foreach (['computer-40pin' => false, 'wifi-3v3-26io' => false, 'wifi-3v3-11io' => true] as $kind => $cramped) {
+            yield "a broker on {$kind}" => ['ip-broker-cramped', static fn () => self::sketch()->link('b', 'Net', 'ip')->node('k', 'Keeper', NodeKind::Gateway, null, $kind)->join('b', 'k', Role::Both, null, ['broker' => true]), $cramped ? ['Keeper runs the broker on 80 kB of memory'] : []];
+        }
+        yield 'no broker on a small board' => ['ip-broker-cramped', static fn () => self::sketch()->link('b', 'Net', 'ip')->node('k', 'Keeper', NodeKind::Controller, null, 'wifi-3v3-11io')->join('b', 'k', Role::Both), []];
         yield 'a broker' => ['ip-broker-missing', static fn () => $house(), []];
         yield 'no broker' => ['ip-broker-missing', static fn () => $house(hubEnd: []), ['No node of House runs the broker']];
         yield 'two brokers' => ['ip-broker-missing', static fn () => $house(boardEnd: ['broker' => true]), ['2 nodes of House run a broker']];

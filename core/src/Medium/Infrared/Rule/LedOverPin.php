@@ -31,6 +31,7 @@ final readonly class LedOverPin extends InfraredRule implements EndRule
             return [];
         }
         $advised = Figures::significant($board->pinCurrent->advisedMa);
+        $reachM = $emitter->end->reachM(IrEmitter::weakestUwM2($look->plan, $end->link), $end->link->settings['sunlit'] === true);
         $grave = $actualMa > $board->pinCurrent->absoluteMa;
 
         return [Finding::of(
@@ -39,7 +40,8 @@ final readonly class LedOverPin extends InfraredRule implements EndRule
             $end->at('currentMa'),
             $grave ? 'More than the pin stands at all: it fails now or next month, and may take the chip along.' : 'The pin gives it, hot, and its voltage sags so that the emitter is weaker than planned.',
             'Drive it through a transistor from the supply, or stay within what the pin gives and reach less far.',
-            Fix::settings("Set {$advised} mA", $end->endpoint, ['currentMa' => $board->pinCurrent->advisedMa, 'intensityMwSr' => max(1.0, round($emitter->end->intensityMwSr * $board->pinCurrent->advisedMa / $emitter->end->currentMa, 1))]),
+            // Where so little is heard no more, a transistor is the only way.
+            $reachM * sqrt($board->pinCurrent->advisedMa / $emitter->end->currentMa) < $emitter->end->distanceM ? null : Fix::settings("Set {$advised} mA", $end->endpoint, ['currentMa' => $board->pinCurrent->advisedMa]),
             numbers: ['current_ma' => round($actualMa, 1), 'advised_ma' => $board->pinCurrent->advisedMa, 'absolute_ma' => $board->pinCurrent->absoluteMa],
         )];
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels;
+namespace Rundfunk\Power\Levels;
 
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Wire;

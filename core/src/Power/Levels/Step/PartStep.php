@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels\Step;
+namespace Rundfunk\Power\Levels\Step;
 
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
@@ -11,13 +11,13 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
-use Rundfunk\Levels\LevelParts;
-use Rundfunk\Levels\Wiring;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Burst;
+use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
 /** The discrete parts that wires and supplies need: dividers, shifters, pull-ups, capacitors. Each is to be bought. */
@@ -52,7 +52,7 @@ final readonly class PartStep implements Step
     {
         $spot = Spot::of($wire->module, "{$wire->node->name}, {$wire->module->name}", $wire->terminal->name);
         $levels = $wiring->levels($wire);
-        if ($levels !== null && ($levels->isTooHigh() || $levels->isTooLow() || $levels->holdsOn())) {
+        if ($levels !== null && $levels->isWrong()) {
             $parts = LevelParts::fitting($plan, $levels);
             $why = match (true) {
                 $levels->isTooHigh() => Figures::significant((float) $levels->arrivesV()).' V would go into an input that stands '.Figures::significant((float) $levels->mostV).'.',

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels\Rule;
+namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
@@ -12,7 +12,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Levels\LevelParts;
+use Rundfunk\Power\Levels\LevelParts;
 
 /** A wire that nothing holds high. */
 #[Finds('pull-up-missing', WorkStep::PinsAndPower)]

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels\Rule;
+namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Levels\LevelParts;
-use Rundfunk\Levels\WireLevels;
-use Rundfunk\Levels\Wiring;
+use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\WireLevels;
+use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
 /** What the rules about levels share. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Levels;
+namespace Tests\Core\Power;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;

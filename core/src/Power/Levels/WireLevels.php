@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels;
+namespace Rundfunk\Power\Levels;
 
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Check\Wire;
@@ -117,6 +117,12 @@ final readonly class WireLevels
         $arrivesV = $this->leastArrivesV();
 
         return $arrivesV !== null && $this->takesV !== null && $arrivesV < $this->takesV - 1e-6;
+    }
+
+    /** Parts between are wanting, or wrong. */
+    public function isWrong(): bool
+    {
+        return $this->isTooHigh() || $this->isTooLow() || $this->holdsOn();
     }
 
     /** @return float|null volts that a high leaves across an opto input whose other side hangs on the module's supply; null where there is none */

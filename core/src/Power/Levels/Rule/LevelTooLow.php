@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Levels\Rule;
+namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;

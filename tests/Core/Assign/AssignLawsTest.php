@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assign;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\Proposal;
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Severity;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+use Tests\Core\CoreTestCase;
+use Tests\Core\RandomPlans;
+
+/**
+ * What holds for small plans of every board and medium, whatever is on them. SEEDS=1-2000 walks further.
+ */
+final class AssignLawsTest extends CoreTestCase
+{
+    /**
+     * What a route that gets a way may bring with it: its way is the shortest, and what that medium then lacks (a code, a
+     * number, a caller on a list) is said of it. Mended with the routes, not with the pins.
+     */
+    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'ir-led-over-pin'];
+
+    /** Where nothing but the console is left, being wired to it is what can be had. */
+    private const OF_FULL_BOARDS = ['console-pin-taken'];
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        [$from, $to] = array_map(intval(...), explode('-', getenv('SEEDS') ?: '1-36'));
+        for ($seed = $from; $seed <= $to; $seed++) {
+            yield "seed {$seed}" => [$seed];
+        }
+    }
+
+    /** @return iterable<string, array{int}> each means hundreds of other plans */
+    public static function few(): iterable
+    {
+        foreach (self::seeds() as $name => [$seed]) {
+            if ($seed <= 12 || getenv('SEEDS') !== false) {
+                yield $name => [$seed];
+            }
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_assign_adds_no_fault_and_is_done_when_it_is_done(int $seed): void
+    {
+        $plan = (new RandomPlans($seed, self::knowledge()))->plan();
+        $assigned = self::assigner()->assign($plan)->plan;
+        $new = array_diff_key(self::graveIn($assigned, Severity::Fault), self::graveIn($plan, Severity::Fault));
+        self::assertSame([], self::titles($new, self::OF_ROUTES));
+        self::assertSame([], array_map(static fn (Proposal $proposal): string => "{$proposal->what}: {$proposal->before} → {$proposal->after}", self::assigner()->assign($assigned)->proposals));
+    }
+
+    #[DataProvider('seeds')]
+    public function test_every_fix_mends_what_it_says_and_breaks_nothing_as_grave(int $seed): void
+    {
+        $drawn = (new RandomPlans($seed, self::knowledge()))->plan(3);
+        $editor = new Editor(self::knowledge());
+        foreach ([$drawn, self::assigner()->assign($drawn)->plan] as $plan) {
+            $before = self::graveIn($plan, Severity::Advice);
+            foreach ($before as $id => $finding) {
+                if ($finding->fix === null) {
+                    continue;
+                }
+                $after = self::graveIn($editor->apply($plan, $finding->fix->operations)->plan, Severity::Advice);
+                self::assertArrayNotHasKey($id, $after, "\"{$finding->fix->label}\" mends: {$finding->title}");
+                $added = array_filter(array_diff_key($after, $before), static fn (Finding $other): bool => $other->severity->rank() >= max(1, $finding->severity->rank()));
+                self::assertSame([], self::titles($added, [...self::OF_ROUTES, ...self::OF_FULL_BOARDS]), "\"{$finding->fix->label}\" for: {$finding->title}");
+            }
+            self::assertNotSame(0, $plan->count());
+        }
+    }
+
+    /** The checker judges: after Assign no other supply and no other pin of one thing would have been better. */
+    #[DataProvider('few')]
+    public function test_no_change_of_one_supply_or_pin_would_have_been_better(int $seed): void
+    {
+        $plan = self::assigner()->assign((new RandomPlans($seed, self::knowledge()))->plan(2))->plan;
+        $before = self::graveIn($plan, Severity::Warning);
+        foreach (self::changes($plan) as $words => $operation) {
+            $after = self::graveIn((new Editor(self::knowledge()))->apply($plan, [$operation])->plan, Severity::Warning);
+            $gone = array_diff_key($before, $after);
+            if ($gone === []) {
+                continue;
+            }
+            $worst = max(array_map(static fn (Finding $finding): int => $finding->severity->rank(), $gone));
+            $added = array_filter(array_diff_key($after, $before), static fn (Finding $finding): bool => $finding->severity->rank() >= $worst);
+            self::assertNotSame([], $added, "{$words} would have mended: ".implode('; ', self::titles($gone, [])));
+        }
+        self::assertSame([], self::assigner()->assign($plan)->proposals);
+    }
+
+    /** @return iterable<string, Operation> */
+    private static function changes(Plan $plan): iterable
+    {
+        foreach ($plan->modules() as $module) {
+            foreach ($module->pinned || ! self::knowledge()->catalogue->classOf($module)->isFed() ? [] : $plan->suppliesOf($plan->node($module->nodeId)) as $supply) {
+                if ($supply->id !== $module->supplyId) {
+                    yield "{$module->name} on {$supply->name}" => Operation::change(ThingKind::Module, $module->id, ['supplyId' => $supply->id]);
+                }
+            }
+        }
+        foreach ($plan->pinUses() as $use) {
+            $module = $plan->module($use->moduleId);
+            foreach ($use->pinned ? [] : array_keys(self::knowledge()->catalogue->boardOf($plan->node($module->nodeId))->pins ?? []) as $pin) {
+                if ($pin !== $use->pin) {
+                    yield "{$module->name} {$use->terminal} on {$pin}" => Operation::change(ThingKind::PinUse, $use->id, ['pin' => $pin]);
+                }
+            }
+        }
+    }
+
+    /** @return array<string, Finding> by id */
+    private static function graveIn(Plan $plan, Severity $least): array
+    {
+        $found = [];
+        foreach (self::checker()->check($plan)->all() as $finding) {
+            if ($finding->severity->rank() >= $least->rank()) {
+                $found[$finding->id()] = $finding;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, Finding>  $findings
+     * @param  list<string>  $but  rules that are left out
+     * @return list<string>
+     */
+    private static function titles(array $findings, array $but): array
+    {
+        return array_values(array_map(
+            static fn (Finding $finding): string => "{$finding->rule()}: {$finding->title}",
+            array_filter($findings, static fn (Finding $finding): bool => ! in_array($finding->rule(), $but, true)),
+        ));
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
+use Rundfunk\Shipped;
+
+/** Small plans drawn from nothing: any board, any module, any medium, wired and fed as somebody in a hurry might. */
+final class RandomPlans
+{
+    private Randomizer $random;
+
+    private Sketch $sketch;
+
+    public function __construct(int $seed, private readonly Knowledge $knowledge)
+    {
+        $this->random = new Randomizer(new Mt19937($seed));
+        $this->sketch = new Sketch("random-{$seed}", 'Random', Shipped::assigner(), $this->one(['eu', 'us']), array_slice([1, 6, 11], 0, $this->random->getInt(0, 3)));
+    }
+
+    public function plan(int $most = 4): Plan
+    {
+        $count = $this->random->getInt(1, $most);
+        for ($number = 1; $number <= $count; $number++) {
+            $this->node("n{$number}");
+        }
+        $this->links($count);
+
+        return $this->sketch->plan();
+    }
+
+    private function node(string $key): void
+    {
+        $board = $this->one(array_keys($this->knowledge->catalogue->boards));
+        $this->sketch->node($key, ucfirst($key), $this->one([NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway]), null, $board);
+        $supplies = $this->supplies($key, $board);
+        for ($number = 1, $count = $this->random->getInt(0, 5); $number <= $count; $number++) {
+            $this->module($key, "{$key}m{$number}", $board, $supplies);
+        }
+    }
+
+    /** @return list<string> */
+    private function supplies(string $node, string $board): array
+    {
+        $keys = [];
+        $classes = array_keys($this->knowledge->catalogue->supplies);
+        for ($number = 1, $count = $this->random->getInt(0, 3); $number <= $count; $number++) {
+            $class = $this->one($classes);
+            $isPin = $this->knowledge->catalogue->supplies[$class]->isBoardPin();
+            $this->sketch->supply("{$node}s{$number}", $node, $class, "S{$number}", $keys === [] || $this->luck(3) ? null : $this->one($keys), ! $isPin && $this->luck(3) ? $this->one(FeedsAt::cases()) : null, array_filter([
+                'volts' => $class === 'other' && $this->luck(2) ? $this->random->getInt(3, 14) : null,
+            ], static fn (?int $volts): bool => $volts !== null));
+            $keys[] = "{$node}s{$number}";
+        }
+
+        return $keys;
+    }
+
+    /** @param  list<string>  $supplies */
+    private function module(string $node, string $key, string $board, array $supplies): void
+    {
+        $class = $this->knowledge->catalogue->modules[$this->one(array_keys($this->knowledge->catalogue->modules))];
+        $this->sketch->module($key, $node, $class->key, ucfirst($key), $supplies !== [] && $this->luck(3) ? $this->one($supplies) : null);
+        $pins = array_keys($this->knowledge->catalogue->boards[$board]->pins);
+        foreach ($class->terminals as $terminal) {
+            if ($this->luck(12)) {
+                $this->sketch->wire($key, $terminal->name, $this->one($pins), $this->luck(4));
+            }
+            if ($terminal->carries === 'output' && $this->luck(2)) {
+                $this->sketch->output("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", $class->carries === 'lamp' ? OutputKind::Lamp : OutputKind::Relay, null, null);
+            } elseif ($terminal->carries === 'control' && $this->luck(2)) {
+                $kind = match (true) {
+                    $class->carries === 'reading' => ControlKind::Reading,
+                    $terminal->needs === 'analogue' => ControlKind::Axis,
+                    default => $this->luck(4) ? ControlKind::Switch : ControlKind::Button,
+                };
+                $this->sketch->control("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", $kind, null, null, $kind === ControlKind::Reading ? ['unit' => $this->one(['°C', '%']), 'threshold' => 5.0] : []);
+            }
+        }
+    }
+
+    private function links(int $nodes): void
+    {
+        foreach ($this->knowledge->media->all() as $medium) {
+            if (! $this->luck(3)) {
+                continue;
+            }
+            $this->sketch->link($medium->key(), ucfirst($medium->name()), $medium->key());
+            for ($number = 1; $number <= $nodes; $number++) {
+                if ($this->luck(2)) {
+                    $this->sketch->join($medium->key(), "n{$number}", $this->one(Role::cases()));
+                }
+            }
+        }
+        $plan = $this->sketch->plan();
+        foreach ($plan->controls() as $control) {
+            $outputs = $plan->outputs();
+            if ($outputs !== [] && $this->luck(2)) {
+                $key = explode(' ', $control->name);
+                $output = explode(' ', $this->one($outputs)->name);
+                $this->sketch->route("{$key[0]}{$key[1]}", $this->one([Action::On, Action::Off, Action::Toggle]), "{$output[0]}{$output[1]}");
+            }
+        }
+    }
+
+    /** Once in so many times. */
+    private function luck(int $of): bool
+    {
+        return $this->random->getInt(1, $of) === 1;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  non-empty-array<T>  $of
+     * @return T
+     */
+    private function one(array $of): mixed
+    {
+        $of = array_values($of);
+
+        return $of[$this->random->getInt(0, count($of) - 1)];
+    }
+}
