@@ -90,6 +90,7 @@ use Rundfunk\View\AllOffView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
+use Rundfunk\View\ModulePinsView;
 use Rundfunk\View\NodeLevelsView;
 use Rundfunk\View\NodePowerView;
 use Rundfunk\View\OffersViews;
@@ -155,6 +156,7 @@ final class Shipped
             new AllOffView,
             new LinkPanelView,
             new PinTableView,
+            new ModulePinsView,
             new NodePowerView,
             new NodeLevelsView,
             new PartsListView,

@@ -42,7 +42,7 @@ final readonly class PinTableView implements View
         $uses = [];
         foreach ($plan->modulesOf($node) as $module) {
             foreach ($plan->pinUsesOf($module) as $use) {
-                $uses[$use->pin][] = new OnPin($use->id, $module->id, "{$module->name} {$use->terminal}", $use->pinned);
+                $uses[$use->pin][] = new OnPin($use->id, $module->id, $use->terminal, "{$module->name} {$use->terminal}", $use->pinned);
             }
         }
 

@@ -10,6 +10,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Pins\PinWords;
 use Rundfunk\Pins\Rewiring;
 
 /** The pin has no such function, or the board has no such pin. */
@@ -21,7 +22,7 @@ final readonly class PinIncapable implements WireRule
         if ($wire->pin !== null && $wire->pin->serves($wire->terminal->needs)) {
             return [];
         }
-        $needs = self::words($wire->terminal->needs);
+        $needs = PinWords::of($wire->terminal->needs);
 
         return [Finding::fault(
             $wire->pin === null ? "{$wire->node->name} has no pin {$wire->use->pin}" : "{$wire->use->pin} of {$wire->node->name} is no {$needs}",
@@ -31,17 +32,5 @@ final readonly class PinIncapable implements WireRule
             Rewiring::fixFor($look->plan, $wire->node, $wire->use, $look->catalogue),
             numbers: ['pin' => $wire->use->pin, 'needs' => $wire->terminal->needs, 'can' => $wire->pin === null ? '' : implode(' ', $wire->pin->can)],
         )];
-    }
-
-    private static function words(string $needs): string
-    {
-        return match ($needs) {
-            'digital-in' => 'digital input',
-            'digital-out' => 'digital output',
-            'analogue' => 'analogue input',
-            'pwm' => 'PWM pin',
-            'interrupt' => 'interrupt pin',
-            default => strtoupper(str_replace('.', ' ', $needs)).' pin',
-        };
     }
 }

@@ -10,6 +10,7 @@ final readonly class OnPin
     public function __construct(
         public string $useId,
         public string $moduleId,
+        public string $terminal,
         public string $what,
         public bool $pinned,
     ) {

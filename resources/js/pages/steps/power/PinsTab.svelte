@@ -5,6 +5,7 @@
     import { add, change, remove, workspace } from '../../../lib/workspace.svelte';
     import PinButton from '../../../widgets/PinButton.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
+    import BoardStrip from './BoardStrip.svelte';
 
     interface Props {
         node: Schemas['Node'];
@@ -13,7 +14,6 @@
         table: Schemas['PinTable'] | undefined;
     }
     let { node, index, catalogue, table }: Props = $props();
-    type Pin = Schemas['PinTable']['pins'][number];
 
     const wires = $derived(
         index.modulesOf(node.id).flatMap((module) =>
@@ -35,16 +35,11 @@
         }));
     }
 
-    function marks(pin: Pin): string {
-        return [
-            pin.console ? 'console' : '',
-            pin.strap ? `boot: ${pin.strap}` : '',
-            pin.inputOnly ? 'input only' : '',
-            pin.led ? 'LED' : '',
-            ...pin.can.filter((can) => can.includes('.')).map((can) => can.toUpperCase().replace('.', ' ')),
-        ]
-            .filter(Boolean)
-            .join(', ');
+    function place(moduleId: string, terminal: string, pin: string): void {
+        const wire = wires.find((one) => one.module.id === moduleId && one.terminal.name === terminal);
+        if (wire !== undefined) {
+            rewire(wire, pin);
+        }
     }
 
     function rewire(wire: (typeof wires)[number], pin: string): void {
@@ -63,7 +58,8 @@
 </script>
 
 {#if table !== undefined}
-    <div class="mt-3 grid items-start gap-3 xl:grid-cols-[minmax(260px,1fr)_minmax(0,1.2fr)]">
+    <BoardStrip name={node.name} {table} onplace={place} />
+    <div class="mt-3">
         <section class="sheet" aria-label="Wires">
             <table class="ledger">
                 <thead><tr><th><span class="text-ink font-semibold">Wires</span></th><th>Pin</th></tr></thead>
@@ -99,31 +95,6 @@
                         </tr>
                     {:else}
                         <tr><td colspan="2" class="text-soft">Nothing to wire yet.</td></tr>
-                    {/each}
-                </tbody>
-            </table>
-        </section>
-        <section class="sheet" aria-label="Pin table">
-            <table class="ledger">
-                <thead
-                    ><tr><th><span class="text-ink font-semibold">Pins</span></th><th>On it</th><th>Marks</th></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each table.pins as pin (pin.name)}
-                        <tr title={pin.note}>
-                            <td class="mono !py-[3px]">{pin.name}</td>
-                            <td
-                                class="!py-[3px] {pin.uses.length > 1 &&
-                                new Set(pin.uses.map((use) => use.what.split(' ').at(-1))).size > 1
-                                    ? 'text-fault'
-                                    : ''}"
-                                >{pin.uses.map((use) => use.what).join(', ')}{#if pin.uses.length === 0}<span
-                                        class="text-soft">free</span
-                                    >{/if}</td
-                            >
-                            <td class="text-soft !py-[3px] text-[13px]">{marks(pin)}</td>
-                        </tr>
                     {/each}
                 </tbody>
             </table>

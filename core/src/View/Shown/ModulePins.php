@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** Where the terminals of a module can go. */
+final readonly class ModulePins
+{
+    public function __construct(
+        /** @var list<TerminalPins> */
+        #[ListOf(TerminalPins::class)] public array $terminals,
+    ) {
+    }
+}
