@@ -122,6 +122,11 @@ final readonly class Refeeding
             if (! $tree->isSound($supply) || ($input !== null && $volts !== null && ($volts->isAbove($input->maxV) || $volts->isBelow($input->minV)))) {
                 return false;
             }
+            foreach ($tree->takes($supply) as $take) {
+                if ($take->by instanceof Module && ! Feeding::suits($plan, $look->catalogue, $take->by)) {
+                    return false;
+                }
+            }
             $waiting = [...$waiting, ...$tree->children($supply)];
         }
 

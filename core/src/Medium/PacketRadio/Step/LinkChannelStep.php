@@ -7,8 +7,11 @@ namespace Rundfunk\Medium\PacketRadio\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
+use Rundfunk\Catalogue\Band;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\ChannelPlan;
+use Rundfunk\Medium\PacketRadio\ChannelSearch;
+use Rundfunk\Medium\PacketRadio\ChannelWish;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
@@ -46,9 +49,34 @@ final readonly class LinkChannelStep implements Step
                 $unsettled[] = ['link' => $link, 'spectrum' => $spectrum, 'spacing' => $spacing];
             }
         }
+        $settled = [];
         foreach (self::settle($unsettled, $fixed) as $index => $channel) {
-            if ($channel !== null) {
-                yield $this->proposal($plan, $unsettled[$index]['link'], $channel);
+            $settled[$unsettled[$index]['link']->id] = $channel;
+        }
+        yield from $this->bettered($plan, $band, $settled);
+    }
+
+    /**
+     * Where not all can be clear and apart, the whole is looked at once more: one that could have stayed may make room by going.
+     *
+     * @param  array<string, int|null>  $settled  by link, those that had no channel that could stay
+     * @return iterable<Proposal>
+     */
+    private function bettered(Plan $plan, Band $band, array $settled): iterable
+    {
+        $links = $plan->linksOver(PacketRadio::KEY);
+        $wishes = [];
+        $start = [];
+        foreach ($links as $link) {
+            $settings = PacketSettings::of($link);
+            $wish = ChannelWish::of(new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate), $settings->channel, $link->pins('channel') && $settings->channel !== null);
+            $channel = array_key_exists($link->id, $settled) ? $settled[$link->id] : $settings->channel;
+            $wishes[] = $wish;
+            $start[] = $channel ?? $wish->legal[0];
+        }
+        foreach (ChannelSearch::better($wishes, $start) as $index => $channel) {
+            if ($channel !== $wishes[$index]->now) {
+                yield $this->proposal($plan, $links[$index], $channel, isset($wishes[$index]->clear[$channel]));
             }
         }
     }
@@ -79,7 +107,7 @@ final readonly class LinkChannelStep implements Step
         return $channels;
     }
 
-    private function proposal(Plan $plan, Link $link, int $channel): Proposal
+    private function proposal(Plan $plan, Link $link, int $channel, bool $clear): Proposal
     {
         $before = PacketSettings::of($link)->channel;
         $busy = $plan->properties->busyWifi;
@@ -90,8 +118,11 @@ final readonly class LinkChannelStep implements Step
             "Channel of {$link->name}",
             $before === null ? null : (string) $before,
             (string) $channel,
-            PacketSpectrum::frequencyMhz($channel).' MHz: inside the legal band'
-                .($busy === [] ? '' : ', clear of Wi-Fi '.implode(', ', $busy)).', and apart from the plan\'s other packet links.',
+            PacketSpectrum::frequencyMhz($channel).' MHz: inside the legal band'.match (true) {
+                $busy === [] => ', and apart from the plan\'s other packet links.',
+                $clear => ', clear of Wi-Fi '.implode(', ', $busy).', and apart from the plan\'s other packet links.',
+                default => '. It lies under Wi-Fi: there are more links than clear channels, and so the fewest suffer.',
+            },
             [Operation::change(ThingKind::Link, $link->id, ['settings' => ['channel' => $channel]])],
         );
     }
