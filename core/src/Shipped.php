@@ -31,6 +31,7 @@ use Rundfunk\Pins\Rule\BusSplit;
 use Rundfunk\Pins\Rule\ChannelMissing;
 use Rundfunk\Pins\Rule\ChannelShared;
 use Rundfunk\Pins\Rule\ConsolePinTaken;
+use Rundfunk\Pins\Rule\I2cAddressShared;
 use Rundfunk\Pins\Rule\NodeWithoutBoard;
 use Rundfunk\Pins\Rule\NoPinLeft;
 use Rundfunk\Pins\Rule\PinIncapable;
@@ -43,6 +44,7 @@ use Rundfunk\Pins\Rule\SwitchOnStrap;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
 use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\PinStep;
+use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
 use Rundfunk\Power\Levels\Rule\LevelTooLow;
 use Rundfunk\Power\Levels\Rule\PullUpMissing;
@@ -210,6 +212,8 @@ final class Shipped
             new LevelTooLow,
             new RelayHolds,
             new PullUpMissing,
+            new I2cAddressShared,
+            new I2cPulledHard,
             new ChannelMissing,
             new ChannelShared,
             new EndpointWithoutModule,

@@ -14,6 +14,7 @@ final readonly class BoardPin
      * @param  string|null  $outputWhile  the bus whose use forbids this pin to be an input
      * @param  int  $number  as programs name it
      * @param  bool  $hasPullUp  the chip can hold it high by itself
+     * @param  int|null  $pullUpOhm  a resistor on the board that always does
      */
     public function __construct(
         public string $name,
@@ -26,6 +27,7 @@ final readonly class BoardPin
         public ?string $outputWhile = null,
         public int $number = 0,
         public bool $hasPullUp = true,
+        public ?int $pullUpOhm = null,
     ) {
     }
 
@@ -42,6 +44,7 @@ final readonly class BoardPin
             $values->textOrNull('outputWhile'),
             $values->wholeOrNull('number') ?? (int) preg_replace('/\D/', '', $values->text('name')),
             ! $values->has('noPullUp'),
+            $values->wholeOrNull('pullUpOhm'),
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class ModuleClass
      * @param  Role|null  $role  what it can do on that medium; null when both
      * @param  array<string, bool|float|int|string|null>  $figures  what its medium wants to know of it besides
      * @param  string|null  $carries  the kind of control or output on its channels
+     * @param  int|null  $i2cPullUpOhm  of the resistors it carries, one a line
      * @param  list<string>  $reads  units of what a sensor measures
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
@@ -46,6 +47,8 @@ final readonly class ModuleClass
         public array $figures = [],
         public ?ModuleLevels $levels = null,
         public array $reads = [],
+        public ?int $i2cAddress = null,
+        public ?int $i2cPullUpOhm = null,
     ) {
     }
 
@@ -85,6 +88,8 @@ final readonly class ModuleClass
             $values->settings('figures'),
             $levels === null ? null : ModuleLevels::from($levels),
             $values->texts('reads'),
+            $values->within('i2c')?->whole('address'),
+            $values->within('i2c')?->whole('pullUpOhm'),
         );
     }
 

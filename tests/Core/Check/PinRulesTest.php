@@ -94,6 +94,15 @@ final class PinRulesTest extends CoreTestCase
         yield 'read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-climate', 1), ['Air is read every 1 s, and its sensor measures every 2']];
         yield 'another read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-temperature', 1), []];
 
+        $bus = static fn (Sketch $s, string $board, string ...$classes): Sketch => array_reduce(array_keys($classes), static fn (Sketch $s, int|string $n): Sketch => $s->module("i{$n}", 'n', $classes[$n], "M{$n}", $board === '8bit-5v-20io' ? FedFrom::Board5V : FedFrom::Board3V3)->wire("i{$n}", 'SDA', $board === '8bit-5v-20io' ? 'A4' : 'GPIO2'), $s->node('n', 'N', NodeKind::Controller, null, $board));
+        yield 'two addresses' => ['i2c-address-shared', static fn (Sketch $s): Sketch => $bus($s, '8bit-5v-20io', 'display-i2c', 'clock-i2c'), []];
+        yield 'one address' => ['i2c-address-shared', static fn (Sketch $s): Sketch => $bus($s, '8bit-5v-20io', 'display-i2c', 'display-i2c'), ['M0 and M1 of N have one address on one bus']];
+        // (5 − 0.4) V / 3 mA = 1533 Ω; three of 4.7 kΩ are 1567, four 1175. (3.3 − 0.4) / 3 mA = 967; a 40-pin computer brings 1.8 kΩ of its own.
+        yield 'three on five volts' => ['i2c-pulled-hard', static fn (Sketch $s): Sketch => $bus($s, '8bit-5v-20io', 'display-i2c', 'clock-i2c', 'clock-i2c'), []];
+        yield 'four on five volts' => ['i2c-pulled-hard', static fn (Sketch $s): Sketch => $bus($s, '8bit-5v-20io', 'display-i2c', 'clock-i2c', 'clock-i2c', 'clock-i2c'), ['The pull-ups of A4 of N are 1.18 kΩ together']];
+        yield 'two on a computer' => ['i2c-pulled-hard', static fn (Sketch $s): Sketch => $bus($s, 'computer-40pin', 'display-i2c', 'clock-i2c'), []];
+        yield 'three on a computer' => ['i2c-pulled-hard', static fn (Sketch $s): Sketch => $bus($s, 'computer-40pin', 'display-i2c', 'clock-i2c', 'clock-i2c'), ['The pull-ups of GPIO2 of N are 838 Ω together']];
+
         yield 'a stick on an analogue pin' => [
             'pin-incapable',
             static fn (Sketch $s): Sketch => $plain($s)

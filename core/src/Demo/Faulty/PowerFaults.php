@@ -117,6 +117,8 @@ final readonly class PowerFaults
             ->control('cellar-damp', 'cellar-8', 'Damp', ControlKind::Reading, 'cellar-air', 'DATA', ['unit' => '%', 'intervalS' => 1])
             ->route('cellar-damp', Action::Follow, 'cellar-lamp')
             ->output('cellar-wish', 'cellar-8', 'Ventilate', OutputKind::Function)
+            // i2c-address-shared, i2c-pulled-hard: six displays on one bus
+            ->node('cellar-11', 'Cellar 11', NodeKind::Controller, 'cellar', '8bit-5v-20io')
             // ip-broker-cramped; ir-supply-differs: a resistor for five volts on three
             ->node('cellar-10', 'Cellar 10', NodeKind::Controller, 'cellar', 'wifi-3v3-11io')
             ->link('cellar-net', 'Cellar net', 'ip', ['ssid' => 'cellar'])
@@ -124,5 +126,9 @@ final readonly class PowerFaults
             ->module('cellar-ir', 'cellar-10', 'infrared-emitter', 'Emitter', FedFrom::Board3V3)
             ->link('cellar-light', 'Cellar light', 'infrared')
             ->join('cellar-light', 'cellar-10', Role::Sends, 'cellar-ir');
+        foreach (range(1, 6) as $number) {
+            $sketch->module("cellar-face-{$number}", 'cellar-11', $number < 3 ? 'display-i2c' : 'clock-i2c', "Face {$number}", FedFrom::Board5V)
+                ->wire("cellar-face-{$number}", 'SDA', 'A4')->wire("cellar-face-{$number}", 'SCL', 'A5');
+        }
     }
 }
