@@ -1,0 +1,64 @@
+// Takes the pictures of docs/screenshots anew, of the demo plans:  ./run --port 8123, then  node scripts/screenshots.mjs http://127.0.0.1:8123 [name …]
+import { chromium } from 'playwright-core';
+
+const [address, ...only] = process.argv.slice(2);
+const linden = 'Linden Hollow';
+const faulty = 'Faulty on purpose';
+const traced = async (page) => page.getByLabel(/route/i).first().selectOption({ index: 2 });
+/** name: plan, where ({…} is the id of what has that name), theme, what is done there. */
+const views = {
+    'line-map': [linden, 'map', 'light', traced],
+    site: [linden, 'site'],
+    nodes: [linden, 'nodes/{node Bench}'],
+    links: [linden, 'links/{link Handsets}'],
+    'links-infrared': [linden, 'links/{link Warm air}'],
+    'links-keyed': [linden, 'links/{link Fob}'],
+    'links-cellular': [linden, 'links/{link Mobile}'],
+    'links-ip': [linden, 'links/{link House}'],
+    remote: [linden, 'nodes/{node Heater remote}'],
+    'switch-table': [linden, 'routes'],
+    power: [linden, 'power/{node Gate post}'],
+    pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],
+    parts: [linden, 'power/{node Gate post}.parts'],
+    'node-sheet': [linden, 'build/{node Bench}'],
+    'assign-review': [faulty, 'assign'],
+    findings: [faulty, 'findings'],
+    plans: [null, '#/'],
+    calculators: [null, '#/calculators/ir-reach'],
+    account: [null, '#/account'],
+};
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(`${address}/#/sign-in`);
+await page.getByLabel(/mail/i).fill('demo@linden-hollow.example');
+await page
+    .getByLabel(/password/i)
+    .first()
+    .fill('linden hollow');
+await page.getByRole('button', { name: /sign in/i }).click();
+await page.getByRole('heading', { name: 'Plans' }).waitFor();
+for (const [name, [plan, where, theme = 'light', act]] of Object.entries(views)) {
+    if (only.length > 0 && !only.includes(name)) {
+        continue;
+    }
+    await page.emulateMedia({ colorScheme: theme });
+    await page.goto(`${address}/#/`);
+    await page.reload();
+    await page.getByRole('heading', { name: 'Plans' }).waitFor();
+    if (plan === null) {
+        await page.goto(`${address}/${where}`);
+    } else {
+        const link = page.getByRole('link', { name: plan, exact: true });
+        const id = ((await link.getAttribute('href')) ?? '').split('/').at(-1);
+        const file = await page.evaluate(async (one) => (await fetch(`/api/plans/${one}/file`)).json(), id);
+        const target = where.replace(/\{(\w+) ([^}]+)\}/, (_, kind, called) => file[`${kind}s`].find((one) => one.name === called).id);
+        await page.goto(`${address}/#/plans/${id}/${target}`);
+    }
+    await page.waitForTimeout(1500);
+    await act?.(page);
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    console.log(name);
+}
+await browser.close();
