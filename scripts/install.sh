@@ -25,6 +25,9 @@ needs_packages() {
         [[ -d /lib/udev/rc_keymaps ]] || missing+=(ir-keytable)
         command -v ngspice >/dev/null || missing+=(ngspice)
         command -v gammu >/dev/null || missing+=(gammu)
+        command -v minizinc >/dev/null || missing+=(minizinc)
+        command -v fzn-gecode >/dev/null || missing+=(flatzinc)
+        command -v units >/dev/null || missing+=(units)
         [[ -x /usr/bin/python3 ]] || missing+=(python3)
     fi
     printf '%s\n' "${missing[@]}"

@@ -11,8 +11,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 
@@ -35,7 +35,7 @@ final readonly class BoardInputUnfit implements SupplyRule
 
             return [Finding::fault(
                 "{$node->name} has no such input as {$supply->name} is to feed it at",
-                Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'feedsAt'),
+                At::supply($look, $supply, 'feedsAt'),
                 "It is a {$board->name}.",
                 'Choose one of its inputs.',
                 $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
@@ -49,7 +49,7 @@ final readonly class BoardInputUnfit implements SupplyRule
 
         return [Finding::fault(
             "{$node->name} gets {$volts->words()} at its {$input->name}, which wants ".Figures::significant($input->minV).' to '.Figures::significant($input->maxV),
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'feedsAt'),
+            At::supply($look, $supply, 'feedsAt'),
             $high ? 'The board, or the regulator on it, does not stand that.' : 'The board starts and stops as it pleases, above all when something sends or switches.',
             'Another supply, a regulator between, or another input of the board.',
             $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),

@@ -10,8 +10,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A supply that sags below what the board starts again at, when everything is at its peak at once. */
@@ -33,7 +33,7 @@ final readonly class BrownOut implements SupplyRule
 
         return [Finding::fault(
             "{$node->name} sags to ".Figures::significant($leftV).' V when everything draws at once, and starts again below '.Figures::significant($leastV),
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            At::supply($look, $supply),
             Figures::significant($tree->load($supply)->peakMa).' mA through '.Figures::significant($ownOhm).' Ω leave no more. It looks like bad code: the board starts anew whenever it sends.',
             'A stiffer supply, shorter and thicker wires, or a supply of its own for what draws most.',
             numbers: ['left_v' => round($leftV, 3), 'least_v' => $leastV],

@@ -11,8 +11,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A cable that loses more of the voltage than it should. Common practice: a twentieth. */
@@ -40,7 +40,7 @@ final readonly class CableDrops implements SupplyRule
 
         return [Finding::warning(
             "The cable of {$supply->name} loses ".Figures::significant($dropV).' V',
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'cableMm2'),
+            At::supply($look, $supply, 'cableMm2'),
             "{$peak} mA go there and back through ".Figures::significant($supply->cableM).' m of '.Figures::significant($supply->cableMm2).' mm².',
             'Thicker cores, a shorter way, or more volts and a regulator at the far end.',
             $enough === null ? null : Fix::change('Take '.Figures::significant($enough).' mm²', $supply, ['cableMm2' => $enough]),

@@ -11,8 +11,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Fuses;
 use Rundfunk\Power\SupplyTree;
 
@@ -30,7 +30,7 @@ final readonly class FuseMissing implements SupplyRule
 
         return [Finding::danger(
             "{$supply->name} of {$look->plan->node($supply->nodeId)->name} has no fuse",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'fuseA'),
+            At::supply($look, $supply, 'fuseA'),
             'A short circuit draws hundreds of amperes from it: the cable glows before anything else gives way.',
             'A fuse within 0.2 m of its terminal, in the plus wire, no larger than the cable stands; local code decides.',
             $fuseA === null ? null : Fix::change('Put a fuse of '.Figures::significant($fuseA).' A behind it', $supply, ['fuseA' => $fuseA]),

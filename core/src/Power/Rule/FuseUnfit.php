@@ -11,8 +11,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Fuses;
 use Rundfunk\Power\SupplyTree;
 
@@ -38,8 +38,8 @@ final readonly class FuseUnfit implements SupplyRule
         $fuse = Figures::significant($supply->fuseA);
 
         return [$small
-            ? Finding::warning("The fuse of {$supply->name} blows when all is on", Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'fuseA'), "{$fuse} A are less than 1.25 times the ".Figures::significant($tree->load($supply)->peakMa).' mA that are drawn at most.', 'The next larger fuse that the cable stands.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'least_a' => round($leastA, 3)])
-            : Finding::danger("The cable of {$supply->name} burns before its fuse blows", Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'fuseA'), Figures::significant($supply->cableMm2).' mm² carry '.Figures::significant($cableA).' A, and the fuse holds at '.$fuse.'.', 'A smaller fuse, or thicker cores; local code decides.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'cable_a' => $cableA]),
+            ? Finding::warning("The fuse of {$supply->name} blows when all is on", At::supply($look, $supply, 'fuseA'), "{$fuse} A are less than 1.25 times the ".Figures::significant($tree->load($supply)->peakMa).' mA that are drawn at most.', 'The next larger fuse that the cable stands.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'least_a' => round($leastA, 3)])
+            : Finding::danger("The cable of {$supply->name} burns before its fuse blows", At::supply($look, $supply, 'fuseA'), Figures::significant($supply->cableMm2).' mm² carry '.Figures::significant($cableA).' A, and the fuse holds at '.$fuse.'.', 'A smaller fuse, or thicker cores; local code decides.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'cable_a' => $cableA]),
         ];
     }
 }

@@ -9,8 +9,8 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A pin that the node's board does not have. */
@@ -27,7 +27,7 @@ final readonly class RailMissing implements SupplyRule
 
         return [Finding::fault(
             "{$node->name} has no board with {$supply->name}",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'class'),
+            At::supply($look, $supply, 'class'),
             $node->board === null ? 'The node has no board yet, and its modules hang on a pin of it.' : 'The pin went with another board.',
             'Choose a board that has it, or feed the modules from elsewhere.',
         )];

@@ -12,8 +12,8 @@ use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Operation;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** One pin of a board that stands in the plan as two, so that its load is never summed. */
@@ -40,7 +40,7 @@ final readonly class RailTwice implements SupplyRule
 
             return [Finding::warning(
                 "{$supply->name} and {$first->name} of {$node->name} are one pin",
-                Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'class'),
+                At::supply($look, $supply, 'class'),
                 'What hangs on the pin is in two sums, and neither is the whole.',
                 'Hang all of it on one.',
                 new Fix("Hang all of it on {$first->name}", ...[...$moves, ...$children, Operation::remove(Supply::kind(), $supply->id)]),

@@ -11,8 +11,8 @@ use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Sleep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A regulator that empties the battery while the node sleeps. */
@@ -35,7 +35,7 @@ final readonly class RegulatorDrains implements SupplyRule
 
         return [Finding::advice(
             "{$supply->name} takes {$own} mA from {$battery->name}, asleep or not",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'class'),
+            At::supply($look, $supply, 'class'),
             "{$node->name} sleeps, and its regulator does not: that is the battery's whole life.",
             'A low-drop regulator that takes microamperes for itself.',
             numbers: ['quiescent_ma' => $takes->quiescentMa],

@@ -10,8 +10,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A regulator that gets too little to hold its output. */
@@ -31,7 +31,7 @@ final readonly class RegulatorDropsOut implements SupplyRule
 
         return [Finding::fault(
             "{$supply->name} gets {$gets?->words()} from {$parent->name} and needs {$needs} V",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            At::supply($look, $supply, 'parentId'),
             'Below that its output follows its input down: what hangs on it starts again whenever the battery is low or the load is high.',
             'Feed it from more, or take one that needs less above its output.',
             numbers: ['gets_v' => round($gets->minV ?? 0.0, 3), 'needs_v' => round(($gets->minV ?? 0.0) + $lackingV, 3)],

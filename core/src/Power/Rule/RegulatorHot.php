@@ -10,8 +10,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A linear regulator that must shed more heat than its package can. */
@@ -30,7 +30,7 @@ final readonly class RegulatorHot implements SupplyRule
 
         return [Finding::fault(
             "{$supply->name} sheds ".Figures::significant($heatW).' W and stands '.Figures::significant($mostW),
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            At::supply($look, $supply),
             "It turns what is too much into heat, at {$typical} mA as a rule. It switches itself off, comes back, and switches off again.",
             'A buck regulator, or less voltage at its input.',
             numbers: ['heat_w' => round($heatW, 3), 'most_w' => $mostW],

@@ -10,8 +10,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A regulator that gets more than it stands. */
@@ -29,7 +29,7 @@ final readonly class RegulatorOverfed implements SupplyRule
 
         return [Finding::fault(
             "{$supply->name} gets {$tree->volts($parent)?->words()} from {$parent->name} and stands ".Figures::significant($takes->maxV),
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            At::supply($look, $supply, 'parentId'),
             'It breaks down, and what it was fed goes on to whatever it feeds.',
             'Feed it from less, or take one that stands it.',
             numbers: ['gets_v' => round($tree->volts($parent)->maxV ?? 0.0, 3), 'stands_v' => $takes->maxV],

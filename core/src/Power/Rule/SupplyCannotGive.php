@@ -12,8 +12,8 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A regulator that is set to what it cannot give. */
@@ -34,7 +34,7 @@ final readonly class SupplyCannotGive implements SupplyRule
 
         return [Finding::fault(
             "{$supply->name} is to give ".Figures::significant($says).' V and gives '.($from === $to ? Figures::significant($from) : Figures::significant($from).' to '.Figures::significant($to)),
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'volts'),
+            At::supply($look, $supply, 'volts'),
             "It is a {$class->name}.",
             'Choose another class of supply, or a voltage that it gives.',
             Fix::change('Let it give what its class does', $supply, ['volts' => null]),

@@ -10,8 +10,8 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A supply that feeds nothing. */
@@ -27,7 +27,7 @@ final readonly class SupplyIdle implements SupplyRule
 
         return [Finding::advice(
             "{$supply->name} of {$look->plan->node($supply->nodeId)->name} feeds nothing",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            At::supply($look, $supply),
             'It stands on the list of what to buy, and nobody needs it.',
             'Hang something on it, or take it off.',
             Fix::remove("Remove {$supply->name}", $supply),

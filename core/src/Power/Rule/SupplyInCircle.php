@@ -9,8 +9,8 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 
@@ -28,7 +28,7 @@ final readonly class SupplyInCircle implements SupplyRule
 
         return [Finding::fault(
             $round === '' ? "{$supply->name} lives on itself" : "{$supply->name} lives on {$round}, and so on itself",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            At::supply($look, $supply, 'parentId'),
             'Nothing in that circle gives anything.',
             'One of them must live on a source.',
             Refeeding::parent($look, $supply),

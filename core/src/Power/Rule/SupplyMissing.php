@@ -11,7 +11,7 @@ use Rundfunk\Check\ModuleRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
-use Rundfunk\Plan\Spot;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 
 /** A module that takes current, and nothing gives it any. */
@@ -27,7 +27,7 @@ final readonly class SupplyMissing implements ModuleRule
 
         return [Finding::warning(
             "Nothing feeds {$module->name} of {$look->plan->node($module->nodeId)->name}",
-            Spot::of($module, "{$look->plan->node($module->nodeId)->name}, {$module->name}", 'supplyId'),
+            At::module($look, $module, 'supplyId'),
             'It wants '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V and takes '.Figures::significant($class->peakMa).' mA at most; the plan does not say from where.',
             'Say what feeds it, or let Assign choose.',
             Refeeding::fix($look, $module),

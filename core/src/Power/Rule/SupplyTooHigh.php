@@ -11,7 +11,7 @@ use Rundfunk\Check\ModuleRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
-use Rundfunk\Plan\Spot;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 
@@ -30,7 +30,7 @@ final readonly class SupplyTooHigh implements ModuleRule
 
         return [Finding::fault(
             "{$module->name} gets {$volts->words()} from {$from} and stands ".Figures::significant($class->maxV),
-            Spot::of($module, "{$look->plan->node($module->nodeId)->name}, {$module->name}", 'supplyId'),
+            At::module($look, $module, 'supplyId'),
             'It may work for a minute. Then the part is warm, or silent for good, and often takes what it is joined to along.',
             'Feed it with '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V.',
             Refeeding::fix($look, $module),

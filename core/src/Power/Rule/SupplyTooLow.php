@@ -11,7 +11,7 @@ use Rundfunk\Check\ModuleRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
-use Rundfunk\Plan\Spot;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 
@@ -30,7 +30,7 @@ final readonly class SupplyTooLow implements ModuleRule
 
         return [Finding::fault(
             "{$module->name} gets {$volts->words()} from {$from} and needs ".Figures::significant($class->minV),
-            Spot::of($module, "{$look->plan->node($module->nodeId)->name}, {$module->name}", 'supplyId'),
+            At::module($look, $module, 'supplyId'),
             'It does not start, or starts on the bench and stops with the first load, the first cold night, the battery half empty.',
             'Feed it with '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V.',
             Refeeding::fix($look, $module),

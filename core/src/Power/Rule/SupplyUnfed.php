@@ -9,8 +9,8 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 
@@ -27,7 +27,7 @@ final readonly class SupplyUnfed implements SupplyRule
 
         return [Finding::warning(
             "Nothing feeds {$supply->name} of {$look->plan->node($supply->nodeId)->name}",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'parentId'),
+            At::supply($look, $supply, 'parentId'),
             "It is a {$tree->classOf($supply)->name}: what it gives it must get.",
             'Say which supply it lives on.',
             Refeeding::parent($look, $supply),

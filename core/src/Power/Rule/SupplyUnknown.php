@@ -10,8 +10,8 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\SupplyRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\SupplyTree;
 
 /** A supply that feeds something, and nobody knows its voltage. */
@@ -27,7 +27,7 @@ final readonly class SupplyUnknown implements SupplyRule
 
         return [Finding::advice(
             "The plan does not say what {$supply->name} gives",
-            Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}", 'volts'),
+            At::supply($look, $supply, 'volts'),
             'Whether it suits what hangs on it cannot be told.',
             'Type its voltage, and how much may be drawn, or choose what it is.',
         )];

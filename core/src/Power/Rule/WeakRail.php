@@ -13,6 +13,7 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
 use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Take;
@@ -38,7 +39,7 @@ final readonly class WeakRail implements SupplyRule
 
         return [Finding::fault(
             $rail === null ? "More is asked of {$supply->name} than it gives" : "{$worst->name} asks more of the ".Figures::significant($rail->volts).' V pin than it gives',
-            $worst->by instanceof Module ? Spot::of($worst->by, "{$node->name}, {$worst->name}", 'supplyId') : Spot::of($supply, "{$look->plan->node($supply->nodeId)->name}, {$supply->name}"),
+            $worst->by instanceof Module ? Spot::of($worst->by, "{$node->name}, {$worst->name}", 'supplyId') : At::supply($look, $supply),
             'Peaks of '.Figures::significant($peakMa).' mA hang on '.($rail === null ? 'a supply' : 'a pin').' good for '.Figures::significant($limitMa).' mA: '
                 .implode(', ', array_map(static fn (Take $take): string => "{$take->name} ".Figures::significant($take->load->peakMa), array_slice($takes, 0, 5))).'. '
                 .($isAmplified ? 'The radio seems to work at arm\'s length and fails or resets when it sends at full power.' : 'The voltage dips and the board resets.'),
