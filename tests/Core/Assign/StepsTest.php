@@ -21,6 +21,7 @@ use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Address;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
@@ -379,5 +380,65 @@ final class StepsTest extends CoreTestCase
             $on[$control->name] = $plan->module((string) $control->moduleId)->name;
         }
         self::assertSame(['Warmth' => 'Air', 'Wetness' => 'Soil', 'Other warmth' => 'Wire', 'Other wetness' => 'Air'], $on);
+    }
+
+    public function test_an_end_that_only_sends_leaves_the_part_that_does_both_to_one_that_needs_it(): void
+    {
+        // E12: the sending end took the only two-way part, and the hearing one had none.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io')
+            ->module('both', 'n', 'infrared-both', 'Both')->module('sender', 'n', 'infrared-emitter', 'Sender')
+            ->link('a', 'A', 'infrared')->join('a', 'n', Role::Sends)
+            ->link('b', 'B', 'infrared')->join('b', 'n', Role::Receives);
+        $plan = $sketch->assigned();
+        self::assertSame(['Sender', 'Both'], array_map(static fn (Endpoint $end): string => $plan->module((string) $end->moduleId)->name, $plan->endpoints()));
+    }
+
+    /** @return iterable<string, array{string, int, int, int, string|null}> subnet, handed out from and to, nodes, the last one's address */
+    public static function houses(): iterable
+    {
+        // E12: all but what the router keeps was handed out, and .2 to .9 were free.
+        yield 'what is below ten' => ['192.168.40.0/24', 10, 254, 3, '192.168.40.4'];
+        yield 'no more than that' => ['192.168.40.0/24', 10, 254, 9, null];
+        yield 'a small network' => ['192.168.40.0/29', 6, 6, 2, '192.168.40.3'];
+        yield 'a large one' => ['10.0.0.0/8', 100, 199, 2, '10.0.0.11'];
+        yield 'above what is handed out' => ['192.168.40.0/24', 2, 199, 1, '192.168.40.200'];
+    }
+
+    #[DataProvider('houses')]
+    public function test_hosts_are_found_wherever_the_router_hands_out_none(string $subnet, int $from, int $to, int $nodes, ?string $last): void
+    {
+        $sketch = self::sketch()->link('l', 'House', 'ip', ['subnet' => $subnet, 'dhcpFrom' => $from, 'dhcpTo' => $to]);
+        for ($node = 1; $node <= $nodes; $node++) {
+            $sketch->node("n{$node}", "N{$node}", NodeKind::Gateway, null, 'computer-40pin')->join('l', "n{$node}", Role::Both);
+        }
+        $plan = $sketch->assigned();
+        $ends = $plan->endpoints();
+        self::assertSame($last, ($plan->addressesOf($ends[$nodes - 1])[0] ?? null)?->value);
+        self::assertSame([], self::found($plan, 'ip-address-handed-out'));
+    }
+
+    public function test_eight_senders_come_apart_though_one_of_them_is_in_the_way(): void
+    {
+        // E12: one at 750 µs leaves room for seven; with it moved, 500, 1000 … 4000 fit all eight.
+        $sketch = self::sketch()->link('l', 'Air', 'packet-radio', ['rateKbps' => 250, 'payloadBytes' => 32])->node('hub', 'Hub', NodeKind::Controller, null, '8bit-5v-20io')->module('hub-x', 'hub', 'packet-radio-plain', 'Radio')->join('l', 'hub', Role::Receives, 'hub-x');
+        for ($sender = 1; $sender <= 8; $sender++) {
+            $sketch->node("n{$sender}", "N{$sender}", NodeKind::Handset, null, '32bit-3v3-26io')->module("x{$sender}", "n{$sender}", 'packet-radio-plain', 'Radio')->join('l', "n{$sender}", Role::Sends, "x{$sender}", $sender === 1 ? ['retryDelayUs' => 750] : []);
+        }
+        $plan = $sketch->assigned();
+        self::assertSame([], self::found($plan, 'packet-retry-delays-equal'));
+        self::assertSame([], self::assigner()->assign($plan)->proposals);
+    }
+
+    public function test_of_two_words_that_clash_the_later_is_said_anew(): void
+    {
+        // E12: LAMP and GATE LAMP were left as they were.
+        $sketch = self::sketch()->link('m', 'Mobile', 'cellular', ['country' => 'GB'])->node('post', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->module('x', 'post', 'modem-lte-eu', 'Modem')
+            ->module('r', 'post', 'relay-bank-2-high', 'Relays')->output('lamp', 'post', 'Lamp')->output('gate', 'post', 'Gate lamp')
+            ->node('ann', 'Ann', NodeKind::Phone, null, null)->join('m', 'post', Role::Both, 'x')->join('m', 'ann', Role::Both, null, ['listed' => true])
+            ->control('a', 'ann', 'A', ControlKind::Text, settings: ['word' => 'LAMP'])->control('b', 'ann', 'B', ControlKind::Text, settings: ['word' => 'GATE LAMP'])
+            ->route('a', Action::On, 'lamp')->route('b', Action::On, 'gate');
+        $plan = $sketch->assigned();
+        self::assertSame([], self::found($plan, 'cell-words-clash'));
+        self::assertSame('LAMP', $plan->control($sketch->id('a'))->settings['word']);
     }
 }

@@ -8,6 +8,9 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
@@ -23,35 +26,48 @@ final readonly class AttachmentStep implements Step
 
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
-        $taken = [];
+        $taken = array_fill_keys(array_filter(array_map(static fn (Endpoint $endpoint): ?string => $endpoint->moduleId, $plan->endpoints()), is_string(...)), true);
+        $waiting = [];
         foreach ($plan->endpoints() as $endpoint) {
-            if ($endpoint->moduleId !== null) {
-                $taken[$endpoint->moduleId] = true;
+            if ($endpoint->moduleId === null) {
+                $waiting[$endpoint->nodeId][$plan->link($endpoint->linkId)->medium][] = $endpoint;
             }
         }
-        foreach ($plan->endpoints() as $endpoint) {
-            if ($endpoint->moduleId !== null) {
+        foreach ($waiting as $nodeId => $byMedium) {
+            foreach ($byMedium as $medium => $ends) {
+                yield from $this->attach($plan, $plan->node($nodeId), $knowledge, $medium, $ends, $taken);
+            }
+        }
+    }
+
+    /**
+     * The ends of one node on one medium, laid out over its free parts together: an end that only sends leaves the part that
+     * can do both to one that needs it.
+     *
+     * @param  non-empty-list<Endpoint>  $ends
+     * @param  array<string, true>  $taken
+     * @return iterable<Proposal>
+     */
+    private function attach(Plan $plan, Node $node, Knowledge $knowledge, string $medium, array $ends, array $taken): iterable
+    {
+        $part = $knowledge->media->named($medium)->part();
+        $parts = array_values(array_filter($plan->modulesOf($node), static fn (Module $module): bool => ! isset($taken[$module->id]) && $knowledge->catalogue->classOf($module)->medium === $medium));
+        $served = Served::of($ends, array_map($knowledge->catalogue->classOf(...), $parts));
+        foreach ($ends as $index => $endpoint) {
+            $module = $parts[$served[$index] ?? -1] ?? null;
+            if ($module === null) {
                 continue;
             }
             $link = $plan->link($endpoint->linkId);
-            $node = $plan->node($endpoint->nodeId);
-            $part = $knowledge->media->named($link->medium)->part();
-            foreach ($plan->modulesOf($node) as $module) {
-                $class = $knowledge->catalogue->classOf($module);
-                if (! isset($taken[$module->id]) && $class->medium === $link->medium && $class->serves($endpoint->role)) {
-                    $taken[$module->id] = true;
-                    yield new Proposal(
-                        $this->stage(),
-                        Spot::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
-                        ucfirst($part)." of {$node->name} on {$link->name}",
-                        null,
-                        $module->name,
-                        "The first {$part} of the right kind that no other link uses.",
-                        [Operation::change(ThingKind::Endpoint, $endpoint->id, ['moduleId' => $module->id])],
-                    );
-                    break;
-                }
-            }
+            yield new Proposal(
+                $this->stage(),
+                Spot::of($endpoint, "{$node->name} on {$link->name}", 'moduleId'),
+                ucfirst($part)." of {$node->name} on {$link->name}",
+                null,
+                $module->name,
+                "The first {$part} of the right kind that no other link uses.",
+                [Operation::change(ThingKind::Endpoint, $endpoint->id, ['moduleId' => $module->id])],
+            );
         }
     }
 }

@@ -32,16 +32,22 @@ final readonly class WordStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->linksOver(Cellular::KEY) as $link) {
-            $taken = [];
-            $wordless = [];
+            $commands = [];
             foreach ($plan->endpointsOn($link) as $endpoint) {
                 foreach (Commands::to($plan, $endpoint) as $command) {
-                    $word = Commands::word($command['control']);
-                    if ($word !== null) {
-                        $taken[] = $word;
-                    } elseif ($command['control']->kind === ControlKind::Text) {
-                        $wordless[$command['control']->id] ??= $command;
-                    }
+                    $commands[$command['control']->id] ??= $command;
+                }
+            }
+            $taken = [];
+            $wordless = [];
+            // What the user fixed comes first; of two others that clash the first keeps its word.
+            usort($commands, static fn (array $a, array $b): int => $b['control']->pinned <=> $a['control']->pinned);
+            foreach ($commands as $command) {
+                $word = Commands::word($command['control']);
+                if ($word !== null && ($command['control']->pinned || ! WordsClash::clashesAny($word, $taken))) {
+                    $taken[] = $word;
+                } elseif ($command['control']->kind === ControlKind::Text) {
+                    $wordless[] = $command;
                 }
             }
             foreach ($wordless as ['control' => $control, 'route' => $route, 'output' => $output]) {
@@ -52,7 +58,7 @@ final readonly class WordStep implements Step
                     $this->stage(),
                     Spot::of($control, "{$node->name}, {$control->name}", 'word'),
                     "Command word of {$node->name} · {$control->name}",
-                    null,
+                    Commands::word($control),
                     $word,
                     'What it works and how, in letters that every phone has; no other word begins with it or holds it.',
                     [Operation::change(ThingKind::Control, $control->id, ['settings' => ['word' => $word]])],

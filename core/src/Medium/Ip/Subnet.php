@@ -19,7 +19,7 @@ final readonly class Subnet
         }
         $base = self::number($match[1]);
         $bits = (int) $match[2];
-        if ($base === null || $bits < 16 || $bits > 30) {
+        if ($base === null || $bits < 8 || $bits > 30) {
             return null;
         }
 

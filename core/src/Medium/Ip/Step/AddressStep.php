@@ -21,10 +21,14 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
-/** A fixed address for each node: from .10 up, clear of what the router hands out. */
+/** A fixed address for each node: from .10 up, then from .2, clear of what the router hands out. */
 final readonly class AddressStep implements Step
 {
+    /** Where people begin: below it stand routers and what else was there before. */
     private const FIRST = 10;
+
+    /** The first is the router's own, as a rule. */
+    private const LEAST = 2;
 
     public function stage(): Stage
     {
@@ -64,10 +68,13 @@ final readonly class AddressStep implements Step
     /** @param  array<int, true>  $taken */
     private static function free(IpSettings $settings, Subnet $subnet, array $taken): ?string
     {
-        for ($number = self::FIRST; $number < $subnet->size() - 1; $number++) {
-            $host = $subnet->host($number);
-            if (! AddressHandedOut::isHandedOut($settings, $number) && ! isset($taken[(int) Subnet::number($host)])) {
-                return $host;
+        foreach ([[self::FIRST, $subnet->size() - 2], [self::LEAST, min(self::FIRST - 1, $subnet->size() - 2)]] as [$from, $to]) {
+            for ($number = $from; $number <= $to; $number++) {
+                if (AddressHandedOut::isHandedOut($settings, $number)) {
+                    $number = max($number, $settings->dhcpTo);
+                } elseif (! isset($taken[(int) Subnet::number($subnet->host($number))])) {
+                    return $subnet->host($number);
+                }
             }
         }
 
