@@ -24,7 +24,7 @@ final readonly class Outcomes
         ];
         foreach ($plan->nodes() as $node) {
             $outcomes["export {$node->id} c-header"] = (new CHeader($knowledge))->write($plan, $node);
-            $outcomes["export {$node->id} wiring-csv"] = WiringTable::of($plan, $node, $knowledge->catalogue)->csv();
+            $outcomes["export {$node->id} wiring-csv"] = WiringTable::of($plan, $node, $knowledge)->csv();
             foreach (Artefacts::of($plan, $node, $knowledge) as $artefact) {
                 $outcomes["export {$node->id} {$artefact->key} {$artefact->fileName}"] = $artefact->content;
             }

@@ -39,7 +39,7 @@ final class NodeSheetController
         $header = new CHeader($this->knowledge);
 
         return new JsonResponse([
-            'wiring' => WiringTable::of($loaded, $found, $this->knowledge->catalogue)->rows,
+            'wiring' => WiringTable::of($loaded, $found, $this->knowledge)->rows,
             'header' => $found->kind->isBought() ? null : $header->write($loaded, $found),
             'headerName' => $header->fileName($found),
             'artefacts' => array_map(static fn (Artefact $one): array => [
@@ -83,7 +83,7 @@ final class NodeSheetController
     {
         [$loaded, $found] = $this->find($request, $plan, $node);
 
-        return Download::of(WiringTable::of($loaded, $found, $this->knowledge->catalogue)->csv(), 'text/csv', FileName::of(CNames::lower($found->name), '-wiring.csv'));
+        return Download::of(WiringTable::of($loaded, $found, $this->knowledge)->csv(), 'text/csv', FileName::of(CNames::lower($found->name), '-wiring.csv'));
     }
 
     /** @return array{Plan, Node} */

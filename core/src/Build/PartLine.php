@@ -12,14 +12,15 @@ final readonly class PartLine
      * @param  string  $rating  what to look for when buying: "0.25 W", "16 V"; empty where there is no choice
      * @param  int  $owned  of them, in the drawer already
      * @param  list<string>  $where  each place once
+     * @param  string  $at  where at the thing it is, on that thing's own sheet
      */
-    public function __construct(public string $what, public string $rating, public int $quantity, public int $owned, public array $where)
+    public function __construct(public string $what, public string $rating, public int $quantity, public int $owned, public array $where, public string $at = '')
     {
     }
 
-    public static function one(string $what, string $rating, string $where, bool $owned = false): self
+    public static function one(string $what, string $rating, string $where, bool $owned = false, string $at = ''): self
     {
-        return new self($what, $rating, 1, $owned ? 1 : 0, [$where]);
+        return new self($what, $rating, 1, $owned ? 1 : 0, [$where], $at);
     }
 
     public function and(self $other): self

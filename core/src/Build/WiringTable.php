@@ -11,7 +11,9 @@ use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Check\Wire;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
+use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
@@ -31,16 +33,20 @@ final class WiringTable
 
     private readonly SupplyTree $tree;
 
-    private function __construct(private readonly Plan $plan, private readonly Node $node, private readonly Catalogue $catalogue)
+    private readonly Catalogue $catalogue;
+
+    private function __construct(private readonly Plan $plan, private readonly Node $node, private readonly Knowledge $knowledge)
     {
+        $this->catalogue = $knowledge->catalogue;
+        $catalogue = $this->catalogue;
         $this->tree = new SupplyTree($plan, $catalogue);
         $board = $catalogue->boardOf($node);
         $this->rows = $board === null ? [] : [...$this->supplies($board), ...$this->modules($board)];
     }
 
-    public static function of(Plan $plan, Node $node, Catalogue $catalogue): self
+    public static function of(Plan $plan, Node $node, Knowledge $knowledge): self
     {
-        return new self($plan, $node, $catalogue);
+        return new self($plan, $node, $knowledge);
     }
 
     /** @return string RFC 4180, with a header line; cells that a spreadsheet would take for a formula are quoted with an apostrophe */
@@ -69,7 +75,7 @@ final class WiringTable
             if ($supply->feedsAt !== null) {
                 $input = $board->input($supply->feedsAt);
                 $fuse = $supply->fuseA === null ? '' : 'Behind a fuse of '.Figures::significant($supply->fuseA).' A. ';
-                $rows[] = new WiringRow($supply->name, '+', $input->name ?? '?', $this->node->name, $this->tree->volts($supply)?->words() ?? '', $fuse.$class->advice);
+                $rows[] = new WiringRow($supply->name, 'out +', $input->name ?? '?', $this->node->name, $this->tree->volts($supply)?->words() ?? '', $fuse.$class->advice);
             }
         }
 
@@ -96,6 +102,21 @@ final class WiringTable
                 if (isset($uses[$terminal->name]) || $things !== [] || $terminal->carries === null) {
                     $rows = [...$rows, ...$this->signal($board, $module, $class, $terminal, $uses[$terminal->name] ?? null, $things)];
                 }
+            }
+            $rows = [...$rows, ...$this->ofItsLink($module)];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<WiringRow> the parts that follow from the settings of a module's link: the resistor before an emitter */
+    private function ofItsLink(Module $module): array
+    {
+        $rows = [];
+        foreach ($this->plan->having(Endpoint::class, 'moduleId', $module->id) as $endpoint) {
+            $link = $this->plan->link($endpoint->linkId);
+            foreach ($this->knowledge->media->offering(ListsParts::class, $link->medium)?->partLines($this->plan, $endpoint, $this->knowledge) ?? [] as $line) {
+                $rows[] = new WiringRow($module->name, $line->at, "{$line->what}, {$line->rating}", '', '', "Worked out of what {$link->name} says of this end.");
             }
         }
 

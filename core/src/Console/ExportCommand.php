@@ -49,7 +49,7 @@ final class ExportCommand extends Command
         $node = $plan->node(Options::text($input, 'node'));
         $output->write(match ($format) {
             'c-header' => (new CHeader($this->knowledge))->write($plan, $node),
-            'wiring-csv' => WiringTable::of($plan, $node, $this->knowledge->catalogue)->csv(),
+            'wiring-csv' => WiringTable::of($plan, $node, $this->knowledge)->csv(),
             default => Artefacts::named($plan, $node, $this->knowledge, $format)->content,
         }, false, OutputInterface::OUTPUT_RAW);
 

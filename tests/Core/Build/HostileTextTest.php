@@ -92,7 +92,7 @@ final class HostileTextTest extends CoreTestCase
         $plan = self::hostile($seed);
         $files = [];
         foreach ($plan->nodes() as $at => $node) {
-            $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge()->catalogue)->csv()];
+            $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv()];
             foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
                 self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|txt|toml|jsonld)$/D', $artefact->fileName);
                 $made[$artefact->key.'-'.$artefact->fileName] = $artefact->content;

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Core\Build;
 
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\WiringRow;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Role;
 use Tests\Core\CoreTestCase;
 
 final class WiringTableTest extends CoreTestCase
@@ -19,7 +21,7 @@ final class WiringTableTest extends CoreTestCase
     {
         $plan = self::linden();
         $bench = $plan->nodes()[2];
-        $rows = WiringTable::of($plan, $bench, self::knowledge()->catalogue)->rows;
+        $rows = WiringTable::of($plan, $bench, self::knowledge())->rows;
         $byTerminal = [];
         foreach ($rows as $row) {
             $byTerminal["{$row->module} {$row->terminal}"] = $row;
@@ -33,7 +35,7 @@ final class WiringTableTest extends CoreTestCase
         self::assertArrayNotHasKey('Relays IN4', $byTerminal);
         self::assertSame('5 V', $byTerminal['Relays VCC']->level);
         self::assertSame('Join the grounds of both supplies.', $byTerminal['Relays GND']->note);
-        self::assertSame(['USB socket', 'Bench'], [$byTerminal['Plug +']->pin, $byTerminal['Plug +']->carries]);
+        self::assertSame(['USB socket', 'Bench'], [$byTerminal['Plug out +']->pin, $byTerminal['Plug out +']->carries]);
         self::assertSame(['COM1', 'NO1', 'NC1'], array_values(array_intersect(['COM1', 'NO1', 'NC1'], array_column($rows, 'terminal'))));
         self::assertStringContainsString('24 V valve', $byTerminal['Relays NO1']->note);
     }
@@ -50,7 +52,7 @@ final class WiringTableTest extends CoreTestCase
             ->control('warm', 'n', 'Warmth', ControlKind::Reading, 't', 'DATA')->control('wet', 'n', 'Wetness', ControlKind::Reading, 't', 'DATA');
         $plan = $sketch->plan();
         $rows = [];
-        foreach (WiringTable::of($plan, $plan->node($sketch->id('n')), self::knowledge()->catalogue)->rows as $row) {
+        foreach (WiringTable::of($plan, $plan->node($sketch->id('n')), self::knowledge())->rows as $row) {
             $rows["{$row->module} {$row->terminal}"][] = [$row->pin, $row->carries, $row->level];
         }
         self::assertSame([['Adapter +', '', '3.3 V']], $rows['Radio VCC']);
@@ -65,7 +67,7 @@ final class WiringTableTest extends CoreTestCase
     {
         $sketch = self::pair()->output('o', 'board', '=HYPERLINK("x")', OutputKind::Relay, 'board-relays', 'IN1')->wire('board-relays', 'IN1', 'D4');
         $plan = $sketch->plan();
-        $csv = WiringTable::of($plan, $plan->node($sketch->id('board')), self::knowledge()->catalogue)->csv();
+        $csv = WiringTable::of($plan, $plan->node($sketch->id('board')), self::knowledge())->csv();
         $file = fopen('php://memory', 'r+');
         self::assertNotFalse($file);
         fwrite($file, $csv);
@@ -77,5 +79,15 @@ final class WiringTableTest extends CoreTestCase
         }
         self::assertContains("'=HYPERLINK(\"x\")", $cells);
         self::assertSame([], preg_grep('/^[=+\-@]/', $cells));
+    }
+
+    public function test_the_resistor_of_an_emitter_is_on_its_sheet(): void
+    {
+        // E13. (5 − 1.35 − 0.2) V / 100 mA = 34.5 → 36 Ω; 0.33 W → 1 W.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('e', 'n', 'infrared-emitter', 'Eye', FedFrom::Board5V)->link('l', 'Light', 'infrared')->join('l', 'n', Role::Sends, 'e');
+        $plan = $sketch->plan();
+        $pins = array_map(static fn (WiringRow $row): string => $row->pin, WiringTable::of($plan, $plan->node($sketch->id('n')), self::knowledge())->rows);
+        self::assertContains('resistor 36 Ω, 1 W', $pins);
+        self::assertContains('resistor 1 kΩ, 0.25 W', $pins);
     }
 }

@@ -116,7 +116,7 @@ final class LevelRulesTest extends CoreTestCase
         $plan = $sketch->plan();
         $node = $plan->node($sketch->id('n'));
         $levels = [];
-        foreach (\Rundfunk\Build\WiringTable::of($plan, $node, self::knowledge()->catalogue)->rows as $row) {
+        foreach (\Rundfunk\Build\WiringTable::of($plan, $node, self::knowledge())->rows as $row) {
             $levels[$row->terminal] ??= $row->level;
         }
         self::assertSame('high = on', $levels['IN1']);

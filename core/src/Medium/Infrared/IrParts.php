@@ -23,8 +23,8 @@ final readonly class IrParts implements ListsParts
         }
         $module = $plan->module((string) $endpoint->moduleId);
         $where = "{$plan->node($endpoint->nodeId)->name}: {$module->name}";
-        $lines = [PartLine::one('resistor '.Figures::ohms($resistor->chosenOhm()), Figures::significant($resistor->advisedRatingMw() / 1000).' W', $where)];
+        $lines = [PartLine::one('resistor '.Figures::ohms($resistor->chosenOhm()), Figures::significant($resistor->advisedRatingMw() / 1000).' W', $where, at: 'in series with the emitter')];
 
-        return $emitter->onPin ? $lines : [...$lines, PartLine::one('resistor 1 kΩ', '0.25 W', $where)];
+        return $emitter->onPin ? $lines : [...$lines, PartLine::one('resistor 1 kΩ', '0.25 W', $where, at: 'before the transistor')];
     }
 }
