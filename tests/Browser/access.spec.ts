@@ -101,6 +101,33 @@ for (const theme of ['light', 'dark'] as const) {
                     await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
                     await sound(page);
                 }
+                await page.goto(`/${address}/power`);
+                await page
+                    .getByLabel('Node', { exact: true })
+                    .selectOption({ label: plan === 'linden-hollow' ? 'Gate post' : 'Cellar 8' });
+                for (const [tab, shows] of [
+                    ['Power', /^Supplies of/],
+                    ['Levels', /^Levels of/],
+                    ['Pins', /^Board of/],
+                    ['Parts', /^Parts of/],
+                ] as const) {
+                    await page.getByRole('link', { name: tab, exact: true }).click();
+                    await expect(page.getByRole('region', { name: shows })).toBeVisible();
+                    if (tab === 'Power') {
+                        await page
+                            .getByRole('button', { name: /^(Battery|5V pin)$/ })
+                            .first()
+                            .click();
+                        await expect(page.getByLabel('Name of the supply')).toBeVisible();
+                    } else if (tab === 'Pins') {
+                        await page
+                            .getByRole('region', { name: shows })
+                            .getByRole('button', { name: /^(Modem RXD|Low relay IN1)$/ })
+                            .click();
+                        await expect(page.getByRole('status').filter({ hasText: 'fits' })).toBeVisible();
+                    }
+                    await sound(page);
+                }
             });
         }
     });
@@ -117,6 +144,7 @@ test('an empty plan offers the first action at every step', async ({ page }) => 
         ['nodes', 'Name the first one'],
         ['links', 'Add the first'],
         ['routes', 'add keys and relays'],
+        ['power', 'add the first node'],
         ['build', 'add the first'],
         ['assign', 'Nothing to assign'],
         ['findings', 'Nothing found'],

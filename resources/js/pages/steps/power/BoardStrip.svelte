@@ -154,19 +154,18 @@
 {#snippet side(pin: Pin | undefined, right: boolean)}
     {#if pin !== undefined}
         {@const one = held === null ? undefined : judged.get(pin.name)}
-        <div
-            data-row-pin={pin.name}
-            class="flex min-h-[28px] items-center gap-2 {right ? '' : 'flex-row-reverse'} {one?.fits === false
-                ? 'opacity-45'
-                : ''}"
-        >
+        <div data-row-pin={pin.name} class="flex min-h-[28px] items-center gap-2 {right ? '' : 'flex-row-reverse'} ">
             <button
                 type="button"
                 data-pin={pin.name}
                 class="mono w-[54px] shrink-0 rounded-[3px] border px-1 !text-[12.5px] {right
                     ? 'text-left'
-                    : 'text-right'} {one?.fits ? 'border-accent bg-tint' : 'border-rule bg-paper'} {pin.uses.length >
-                    1 && new Set(pin.uses.map((use) => use.terminal)).size > 1
+                    : 'text-right'} {one?.fits
+                    ? 'border-accent bg-tint'
+                    : one?.fits === false
+                      ? 'border-rule bg-paper text-soft border-dashed line-through'
+                      : 'border-rule bg-paper'} {pin.uses.length > 1 &&
+                new Set(pin.uses.map((use) => use.terminal)).size > 1
                     ? 'text-danger'
                     : ''}"
                 aria-label="{pin.name}{marks(pin) === '' ? '' : `, ${marks(pin)}`}{pin.uses.length === 0
