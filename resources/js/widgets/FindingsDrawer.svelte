@@ -29,7 +29,11 @@
         <p class="text-soft px-4 py-3">What waits to be saved is not judged yet.</p>
     {/if}
     {#if open.length === 0 && workspace.unsent.length === 0}
-        <p class="text-soft px-4 py-3">Nothing found: as far as the plan goes, this will work.</p>
+        <p class="text-soft px-4 py-3">
+            {(workspace.data?.document.modules.length ?? 0) === 0
+                ? 'Nothing found, for nothing is planned yet that could go wrong.'
+                : 'Nothing found: as far as the plan goes, this will work.'}
+        </p>
     {/if}
     <ul>
         {#each open.slice(0, SHOWN) as finding (finding.id)}

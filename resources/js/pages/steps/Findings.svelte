@@ -23,7 +23,9 @@
     names.
 </p>
 {#if data.findings.length === 0}<p class="sheet mt-4 p-4">
-        Nothing found: as far as the plan goes, this will work.
+        {(workspace.data?.document.modules.length ?? 0) === 0
+            ? 'Nothing found, for nothing is planned yet that could go wrong.'
+            : 'Nothing found: as far as the plan goes, this will work.'}
     </p>{/if}
 {#each groups as group (group.severity)}
     {@const list = open(group.severity)}

@@ -22,6 +22,12 @@
 
     const board = $derived(catalogue.boards.find((one) => one.key === node.board));
     const classes = $derived(catalogue.supplies.filter((one) => one.sort !== 'board-pin'));
+    /** What cells can do to people is said where they are, asked for or not. */
+    const cautions = $derived(
+        Object.fromEntries(
+            catalogue.supplies.filter((one) => one.sort === 'battery').map((one) => [one.key, one.advice]),
+        ),
+    );
     /** What is said of a supply, or of what hangs on it, where it is mended. */
     const found = $derived(
         (workspace.data?.findings ?? []).filter(
@@ -84,6 +90,11 @@
                     {/if}
                     <span class="mono ml-1">{rail.volts ?? 'voltage not said'}</span>
                     <p class="text-soft text-[14px] leading-snug">{rail.what}</p>
+                    {#if cautions[supply?.class ?? ''] && opened !== rail.id}<p
+                            class="text-soft text-[13px] leading-snug"
+                        >
+                            {cautions[supply?.class ?? '']}
+                        </p>{/if}
                 </div>
                 <RailBar {rail} />
                 <div class="text-[14px] leading-snug">
