@@ -55,3 +55,20 @@ test('the plan itself can be renamed while nobody answers', () => {
     const laid = overlaid(document, [{ op: 'change', kind: 'plan', id: document.plan.id, values: { name: 'Dell' } }]);
     expect(laid.plan.name).toBe('Dell');
 });
+
+test('a supply is laid over the list of supplies, and a part goes with its module', () => {
+    const supply = { id: 'S', nodeId: 'N', class: 'usb-port', name: 'Port' };
+    const bare = {
+        plan: {},
+        nodes: [{ id: 'N' }],
+        supplies: [],
+        modules: [{ id: 'M', nodeId: 'N', supplyId: 'S' }],
+        parts: [{ id: 'P', moduleId: 'M' }],
+    } as unknown as PlanDocument;
+    const added = overlaid(bare, [{ op: 'add', kind: 'supply', id: 'S', values: supply }]);
+    expect(added.supplies.map((one) => one.name)).toEqual(['Port']);
+    const without = overlaid(added, [{ op: 'remove', kind: 'module', id: 'M', values: {} }]);
+    expect(without.parts).toEqual([]);
+    const unfed = overlaid(added, [{ op: 'remove', kind: 'supply', id: 'S', values: {} }]);
+    expect(unfed.modules[0]?.supplyId).toBeNull();
+});

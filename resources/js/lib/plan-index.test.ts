@@ -14,7 +14,6 @@ test('nodes, modules and ends are found by what they belong to', () => {
     expect(index.modulesOf(shed?.id ?? '').map((module) => module.name)).toEqual([
         'Radio near',
         'Radio far',
-        'Adapter',
         'Relays',
         'Door keys',
     ]);
