@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Power;
 
 use Rundfunk\Catalogue\BoardInput;
+use Rundfunk\Catalogue\SupplyClass;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Module;
@@ -25,9 +26,8 @@ final readonly class Refeeding
         if ($choice === null) {
             return null;
         }
-        $label = $choice->bought ? 'Add a '.implode(' and a ', self::names($look, $choice)) : "Feed {$module->name} from {$choice->supply->name}";
 
-        return new Fix($label, ...$choice->operations(), ...PartsFor::fed($look, $node, $choice->in($island->plan), [$module]));
+        return new Fix(self::label($look, $choice), ...$choice->operations(), ...PartsFor::fed($look, $node, $choice->in($island->plan), [$module]));
     }
 
     /**
@@ -49,7 +49,7 @@ final readonly class Refeeding
             $moved[] = $choice;
             $island = $island->with($choice->in($island->plan));
             if (! (new SupplyTree($island->plan, $look->catalogue))->isOverloaded($supply)) {
-                $label = count($moved) > 1 ? 'Feed '.count($moved).' modules otherwise' : (($choice->bought ? 'Add a '.implode(' and a ', self::names($look, $choice)) : "Feed {$module->name} from {$choice->supply->name}"));
+                $label = count($moved) > 1 ? 'Feed '.count($moved).' modules otherwise' : self::label($look, $choice);
                 $modules = array_map(static fn (FeedChoice $one): Module => $one->module, $moved);
 
                 return new Fix($label, ...$operations, ...PartsFor::fed($look, $look->plan->node($supply->nodeId), $island->plan, $modules));
@@ -83,10 +83,15 @@ final readonly class Refeeding
         return $modules;
     }
 
-    /** @return list<string> what of it is bought */
-    private static function names(Look $look, FeedChoice $choice): array
+    /** What it says on the button. */
+    private static function label(Look $look, FeedChoice $choice): string
     {
-        return array_values(array_map(static fn (Supply $supply): string => $look->catalogue->supplyClassOf($supply)->name, array_filter($choice->added, static fn (Supply $supply): bool => ! $look->catalogue->supplyClassOf($supply)->isBoardPin())));
+        if (! $choice->bought) {
+            return "Feed {$choice->module->name} from {$choice->supply->name}";
+        }
+        $classes = array_map($look->catalogue->supplyClassOf(...), $choice->added);
+
+        return 'Add a '.implode(' and a ', array_map(static fn (SupplyClass $class): string => $class->name, array_filter($classes, static fn (SupplyClass $class): bool => ! $class->isBoardPin())));
     }
 
     /** The first supply of the node on which a regulator is sound. */
