@@ -156,7 +156,7 @@
             {/if}
         </main>
         {#if workspace.data !== null && !step?.wide}
-            <FindingsDrawer {planId} findings={workspace.data.findings} />
+            <FindingsDrawer {planId} findings={workspace.data.findings} step={step?.key ?? ''} />
         {/if}
     </div>
 {/if}

@@ -4,11 +4,13 @@
     import FindingCard from './FindingCard.svelte';
     import Sign from './Sign.svelte';
 
-    let { findings, planId }: { findings: Finding[]; planId: string } = $props();
+    let { findings, planId, step = '' }: { findings: Finding[]; planId: string; step?: string } = $props();
     const severities = ['danger', 'fault', 'warning', 'advice'] as const;
     const open = $derived(findings.filter((finding) => !workspace.accepted.has(finding.id)));
     const count = (severity: Finding['severity']): number =>
         open.filter((finding) => finding.severity === severity).length;
+    /** Those that are mended on the step beside them come first, of two the graver. */
+    const inTurn = $derived([...open.filter((one) => one.step === step), ...open.filter((one) => one.step !== step)]);
     const SHOWN = 40;
 </script>
 
@@ -36,7 +38,7 @@
         </p>
     {/if}
     <ul>
-        {#each open.slice(0, SHOWN) as finding (finding.id)}
+        {#each inTurn.slice(0, SHOWN) as finding (finding.id)}
             <li class="border-rule border-b px-4 py-2.5"><FindingCard {finding} {planId} /></li>
         {/each}
     </ul>
