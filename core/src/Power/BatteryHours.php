@@ -25,6 +25,11 @@ final readonly class BatteryHours
     /** From waking up to sleeping again, with what is sent and answered between, milliseconds. Common practice. */
     private const AWAKE_MS = 500.0;
 
+    /** Beyond these nobody carries it. */
+    private const MOST_MA = 100_000.0;
+
+    private const MOST_MAH = 1_000_000.0;
+
     private function __construct(private Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
     {
     }
@@ -38,12 +43,12 @@ final readonly class BatteryHours
     private function life(Supply $battery): ?BatteryLife
     {
         $cell = $this->tree->classOf($battery)->cell;
-        $activeMa = $this->tree->load($battery)->typicalMa;
+        $activeMa = min(self::MOST_MA, $this->tree->load($battery)->typicalMa);
         if ($cell === null || $activeMa <= 0.0) {
             return null;
         }
         $node = $this->plan->node($battery->nodeId);
-        $capacityMah = $battery->capacityMah ?? $cell->capacityMah;
+        $capacityMah = min(self::MOST_MAH, $battery->capacityMah ?? $cell->capacityMah);
         if ($node->sleep === Sleep::Never) {
             return new BatteryLife($capacityMah, $cell->usablePercent, $cell->selfDischargePercentMonth, $activeMa, $activeMa, 0.0, 1.0);
         }

@@ -19,6 +19,14 @@ final readonly class Burst
     /** Electrolytic capacitors as they are sold, microfarads: E6. */
     private const SOLD_UF = [470.0, 1_000.0, 2_200.0, 3_300.0, 4_700.0, 6_800.0, 10_000.0];
 
+    private const MOST_OHM = 100.0;
+
+    private const LEAST_F = 1e-9;
+
+    private const MOST_F = 10.0;
+
+    private const MOST_ESR = 10.0;
+
     /** @param  list<Part>  $capacitors */
     private function __construct(private Module $module, private ModuleClass $class, private array $capacitors, private float $sourceV, private float $sourceOhm)
     {
@@ -75,7 +83,8 @@ final readonly class Burst
     {
         $figures = new Values($this->class->figures);
 
-        return new BurstDroop($this->sourceV, $this->sourceOhm, $microfarads / 1e6, $esrOhm, $figures->number('burstA'), $figures->number('burstS'), $figures->number('periodS'));
+        // Beyond what the formula is for it makes no difference any more.
+        return new BurstDroop($this->sourceV, min(self::MOST_OHM, $this->sourceOhm), max(self::LEAST_F, min(self::MOST_F, $microfarads / 1e6)), min(self::MOST_ESR, $esrOhm), $figures->number('burstA'), $figures->number('burstS'), $figures->number('periodS'));
     }
 
     /** Of all of them side by side. */
