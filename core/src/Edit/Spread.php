@@ -36,6 +36,7 @@ final class Spread
             foreach (Ties::to($thing::kind()) as $tie) {
                 array_map($this->find(...), $this->edited->plan->referring($tie, $thing->id()));
             }
+            $this->findShared($this->edited->plan, $thing);
         }
         $this->upwards();
 
@@ -60,12 +61,24 @@ final class Spread
     {
         $this->find($thing);
         array_map($this->find(...), self::homes($plan, $thing));
+        $this->findShared($plan, $thing);
         foreach (Ties::of($thing::kind()) as $tie) {
             if ($tie->bond === Bond::Mentions) {
                 foreach ($tie->ids($thing) as $id) {
                     $other = $plan->find($tie->to, $id);
                     array_map($this->find(...), $other === null ? [] : self::homes($plan, $other));
                 }
+            }
+        }
+    }
+
+    /** What is shared is felt from the one who takes of it to all others who do. */
+    private function findShared(Plan $plan, Thing $thing): void
+    {
+        foreach (Ties::of($thing::kind()) as $tie) {
+            foreach ($tie->shared ? $tie->ids($thing) : [] as $id) {
+                $other = $plan->find($tie->to, $id);
+                array_map($this->find(...), $other === null ? [] : [$other]);
             }
         }
     }

@@ -35,7 +35,7 @@ final readonly class Module implements Thing
             Field::partOf('nodeId', ThingKind::Node, 'The node it is part of.'),
             Field::key('class', 'What class of module it is, a key of the catalogue.'),
             Field::name(),
-            Field::mentions('supplyId', ThingKind::Supply, 'The supply that feeds it.'),
+            Field::shares('supplyId', ThingKind::Supply, 'The supply that feeds it.'),
             Field::order(),
             Field::flag('pinned', 'Whether Assign leaves it on the supply that feeds it.'),
             Field::owned(),

@@ -50,7 +50,7 @@ final readonly class Supply implements Thing
             Field::partOf('nodeId', ThingKind::Node, 'The node it is at.'),
             Field::key('class', 'What class of supply it is, a key of the catalogue.'),
             Field::name(),
-            Field::mentions('parentId', ThingKind::Supply, 'The supply that it lives on itself, on this node or on another.'),
+            Field::shares('parentId', ThingKind::Supply, 'The supply that it lives on itself, on this node or on another.'),
             Field::choice('feedsAt', FeedsAt::class, 'The input at which it feeds the board of its node.')->nullable(),
             Field::number('volts', 0.1, 60, 'What it gives; as its class, where nothing is said.', null, 'V')->nullable(),
             Field::number('limitMa', 1, 100_000, 'What may be drawn from it; as its class, where nothing is said.', null, 'mA')->nullable(),

@@ -13,8 +13,9 @@ final readonly class Tie
     /**
      * @param  string  $field  of the thing
      * @param  string|null  $inRecord  the field of its records; null where the field itself refers
+     * @param  bool  $shared  what one takes of the thing, all that refer to it feel
      */
-    public function __construct(public ThingKind $from, public ThingKind $to, public Bond $bond, public string $field, public ?string $inRecord = null)
+    public function __construct(public ThingKind $from, public ThingKind $to, public Bond $bond, public string $field, public ?string $inRecord = null, public bool $shared = false)
     {
     }
 

@@ -54,7 +54,7 @@ final class Ties
         $ties = [];
         foreach ($fields as $field) {
             if ($field->refers !== null) {
-                $ties[] = new Tie($kind, ThingKind::from($field->refers->kind), $field->refers->bond, $field->name);
+                $ties[] = new Tie($kind, ThingKind::from($field->refers->kind), $field->refers->bond, $field->name, null, $field->refers->shared);
             }
             $records = $field->type instanceof ListType && $field->type->of instanceof RecordType ? $field->type->of->shape->fields : [];
             foreach ($records as $inner) {

@@ -84,6 +84,12 @@ final readonly class Field
         return self::referring($name, $kind, Bond::Mentions, $doc)->nullable();
     }
 
+    /** A thing that this can be without, and whose whole is shared among all that refer to it: what one takes the others feel. */
+    public static function shares(string $name, BackedEnum $kind, string $doc): self
+    {
+        return new self($name, TextType::ulid(), $doc, false, true, null, new Reference((string) $kind->value, Bond::Mentions, true));
+    }
+
     /** Things that this can be without, each once. */
     public static function mentionsAll(string $name, BackedEnum $kind, int $most, string $doc): self
     {
