@@ -53,6 +53,12 @@ final readonly class Terminal
         return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx'], true);
     }
 
+    /** Both ends pull it low, and a resistor holds it high: nothing that stands in the wire may have a direction. */
+    public function goesBothWays(): bool
+    {
+        return $this->pullUpOhm !== null || str_starts_with($this->needs, 'i2c.');
+    }
+
     /** Several modules may be on one such line. A serial port's joins two ends and no third. */
     public function sharesBus(): bool
     {

@@ -81,10 +81,10 @@ final readonly class WireLevels
         return false;
     }
 
-    /** @return Part|null the divider between */
+    /** @return Part|null the divider between; one in a line that goes both ways divides nothing */
     public function divider(): ?Part
     {
-        foreach ($this->parts as $part) {
+        foreach ($this->wire->terminal->goesBothWays() ? [] : $this->parts as $part) {
             if ($part->share() !== null) {
                 return $part;
             }
@@ -148,7 +148,7 @@ final readonly class WireLevels
      */
     public function dividerThatFits(): ?array
     {
-        if (in_array($this->wire->terminal->needs, self::FAST, true) || $this->givesV === null || $this->mostV === null) {
+        if ($this->wire->terminal->goesBothWays() || in_array($this->wire->terminal->needs, self::FAST, true) || $this->givesV === null || $this->mostV === null) {
             return null;
         }
         $wantsV = $this->driven ? $this->class->levels?->outHighV($this->supplyV) ?? 0.95 * $this->mostV : $this->wire->board->logicV;
