@@ -7,6 +7,9 @@ namespace Rundfunk\Power;
 /** The fuses there are, and what a cord carries. Source: preferred ratings of IEC 60127; cords: common practice, local code decides. */
 final readonly class Fuses
 {
+    /** So much above what is drawn. Common practice. */
+    public const ABOVE_LOAD = 1.25;
+
     private const RATINGS = [1.0, 1.25, 1.6, 2.0, 2.5, 3.15, 4.0, 5.0, 6.3, 8.0];
 
     /** @return float|null the smallest rating that is not below, amperes; null where there is none for a home */
@@ -22,6 +25,18 @@ final readonly class Fuses
         }
 
         return null;
+    }
+
+    /**
+     * @param  float  $loadA  at its peak
+     * @param  float|null  $mm2  of the cable behind the fuse, where there is one
+     * @return float|null the smallest fuse that the load does not blow, and that blows before the cable burns; null where none does both
+     */
+    public static function between(float $loadA, ?float $mm2): ?float
+    {
+        $fuseA = self::atLeast(self::ABOVE_LOAD * $loadA);
+
+        return $fuseA !== null && ($mm2 === null || $fuseA <= self::cordA($mm2) + 1e-9) ? $fuseA : null;
     }
 
     /** @return float what one core carries as a cord in air, amperes */

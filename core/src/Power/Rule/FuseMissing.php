@@ -26,7 +26,7 @@ final readonly class FuseMissing implements SupplyRule
         if (! $tree->classOf($supply)->fused || $supply->fuseA !== null) {
             return [];
         }
-        $fuseA = Fuses::atLeast(1.25 * $tree->load($supply)->peakMa / 1000);
+        $fuseA = Fuses::between($tree->load($supply)->peakMa / 1000, $supply->cableMm2);
 
         return [Finding::danger(
             "{$supply->name} of {$look->plan->node($supply->nodeId)->name} has no fuse",

@@ -26,14 +26,13 @@ final readonly class FuseUnfit implements SupplyRule
         if ($supply->fuseA === null) {
             return [];
         }
-        $leastA = 1.25 * $tree->load($supply)->peakMa / 1000;
+        $leastA = Fuses::ABOVE_LOAD * $tree->load($supply)->peakMa / 1000;
         $cableA = $supply->cableMm2 === null ? null : Fuses::cordA($supply->cableMm2);
         $small = $supply->fuseA < $leastA - 1e-6;
         if (! $small && ($cableA === null || $supply->fuseA <= $cableA + 1e-6)) {
             return [];
         }
-        $right = Fuses::atLeast($leastA);
-        $right = $right !== null && ($cableA === null || $right <= $cableA) ? $right : null;
+        $right = Fuses::between($tree->load($supply)->peakMa / 1000, $supply->cableMm2);
         $fix = $right === null ? null : Fix::change('Take a fuse of '.Figures::significant($right).' A', $supply, ['fuseA' => $right]);
         $fuse = Figures::significant($supply->fuseA);
 
