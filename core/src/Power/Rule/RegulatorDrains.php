@@ -26,9 +26,9 @@ final readonly class RegulatorDrains implements SupplyRule
     {
         $tree = SupplyTree::in($look);
         $node = $look->plan->node($supply->nodeId);
-        $battery = $tree->battery($supply);
         $takes = $tree->classOf($supply)->takes;
-        if ($node->sleep === Sleep::Never || $battery === null || $takes === null || $takes->quiescentMa <= self::MOST_MA) {
+        $battery = $node->sleep === Sleep::Never || $takes === null || $takes->quiescentMa <= self::MOST_MA ? null : $tree->battery($supply);
+        if ($battery === null) {
             return [];
         }
         $own = Figures::significant($takes->quiescentMa);

@@ -45,7 +45,7 @@ final readonly class WeakRail implements SupplyRule
                 .($isAmplified ? 'The radio seems to work at arm\'s length and fails or resets when it sends at full power.' : 'The voltage dips and the board resets.'),
             'Feed what asks most from a regulator or a supply of its own, with a common ground.',
             Refeeding::relief($look, $supply),
-            numbers: ['peak_ma' => round($peakMa, 3), 'limit_ma' => $limitMa],
+            numbers: ['peak_ma' => round($peakMa, 3), 'limit_ma' => $limitMa, ...($rail === null ? [] : ['rail_v' => $rail->volts])],
             about: $rail === null ? [$supply->id] : [$node->id, $rail->name],
         )];
     }
