@@ -24,6 +24,9 @@ final class RandomPlans
 
     private Sketch $sketch;
 
+    /** @var list<string> of all nodes so far */
+    private array $supplies = [];
+
     public function __construct(int $seed, private readonly Knowledge $knowledge)
     {
         $this->random = new Randomizer(new Mt19937($seed));
@@ -59,13 +62,16 @@ final class RandomPlans
         for ($number = 1, $count = $this->random->getInt(0, 3); $number <= $count; $number++) {
             $class = $this->one($classes);
             $isPin = $this->knowledge->catalogue->supplies[$class]->isBoardPin();
-            $this->sketch->supply("{$node}s{$number}", $node, $class, "S{$number}", $keys === [] || $this->luck(3) ? null : $this->one($keys), ! $isPin && $this->luck(3) ? $this->one(FeedsAt::cases()) : null, array_filter([
+            $parents = $this->luck(3) ? $this->supplies : $keys;
+            $this->sketch->supply("{$node}s{$number}", $node, $class, "S{$number}", $parents === [] || $this->luck(3) ? null : $this->one($parents), ! $isPin && $this->luck(3) ? $this->one(FeedsAt::cases()) : null, array_filter([
                 'volts' => $class === 'other' && $this->luck(2) ? $this->random->getInt(3, 14) : null,
             ], static fn (?int $volts): bool => $volts !== null));
             $keys[] = "{$node}s{$number}";
+            $this->supplies[] = "{$node}s{$number}";
         }
 
-        return $keys;
+        // Now and then what a module lives on stands at another node.
+        return $this->luck(4) ? $this->supplies : $keys;
     }
 
     /** @param  list<string>  $supplies */

@@ -33,15 +33,25 @@ final readonly class BoardFeeding
             foreach ($board->inputs ?? [] as $input) {
                 $choice = self::of($island, $node, $source, $regulator, $input);
                 $feeder = $choice->supplies[count($choice->supplies) - 1];
-                $tree = new SupplyTree($choice->in($island->plan), $catalogue);
-                $volts = $tree->volts($feeder);
-                if (Feeding::unsuited($island->plan, $choice->in($island->plan), $catalogue, $node) === [] && $volts !== null && ! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder)) {
+                if (self::feedsWell($island->plan, $choice->in($island->plan), $catalogue, $node, $feeder, $input)) {
                     return $choice;
                 }
             }
         }
 
         return null;
+    }
+
+    /**
+     * The input is made for it, the board bears everything at its peak, and nothing that was well fed is so no more.
+     *
+     * @param  Plan  $after  with the feeder in it
+     */
+    public static function feedsWell(Plan $before, Plan $after, Catalogue $catalogue, Node $node, Supply $feeder, BoardInput $input): bool
+    {
+        $tree = new SupplyTree($after, $catalogue);
+
+        return $tree->fits($feeder, $input) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder) && Feeding::unsuited($before, $after, $catalogue, $node) === [];
     }
 
     private static function of(Island $island, Node $node, string $source, ?string $regulator, BoardInput $input): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
+use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
@@ -25,6 +26,12 @@ final readonly class FeedChoice
             ...array_map(Operation::add(...), $this->added),
             Operation::change(Module::kind(), $this->module->id, ['supplyId' => $this->supply->id]),
         ];
+    }
+
+    /** @return list<Supply> what of it is bought, the source first */
+    public function toBuy(Catalogue $catalogue): array
+    {
+        return array_values(array_filter($this->added, static fn (Supply $supply): bool => ! $catalogue->supplyClassOf($supply)->isBoardPin()));
     }
 
     /** The plan with it. */

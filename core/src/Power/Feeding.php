@@ -191,7 +191,7 @@ final readonly class Feeding
             return $unknown && $tree->isSound($supply);
         }
 
-        return ! $volts->isAbove($class->maxV) && ! $volts->isBelow($class->minV) && $tree->isSound($supply);
+        return $volts->isWithin($class->minV, $class->maxV) && $tree->isSound($supply);
     }
 
     /** Why this one, in the words of a proposal. */
@@ -215,7 +215,7 @@ final readonly class Feeding
         if (! $choice->bought) {
             return $choice->supply->name;
         }
-        $new = array_values(array_filter($choice->added, static fn (Supply $supply): bool => ! $catalogue->supplyClassOf($supply)->isBoardPin()));
+        $new = $choice->toBuy($catalogue);
         $names = array_map(static fn (Supply $supply): string => $catalogue->supplyClassOf($supply)->name.($supply->volts === null ? '' : ' set to '.Figures::significant($supply->volts).' V'), array_reverse($new));
 
         return implode(' on a ', $names).(count($new) > 1 ? ' (buy both)' : ' (buy)');

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Part;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Supply;
@@ -16,36 +16,81 @@ use Rundfunk\Plan\Supply;
  */
 final readonly class Island
 {
+    /** Modules, supplies or nodes that hang together. */
+    private const MOST = 100;
+
     private function __construct(public Plan $whole, public Plan $plan)
     {
     }
 
-    public static function around(Plan $plan, Node $node): self
+    /** @return self|null null where more hangs together than anybody builds: there is nothing to be tried on it in time */
+    public static function around(Plan $plan, Node $node): ?self
     {
         $draft = new PlanDraft($plan->properties);
+        $seen = [$node->id => true];
         $waiting = [$node];
         while (($one = array_pop($waiting)) !== null) {
-            if ($draft->find(Node::kind(), $one->id) !== null) {
-                continue;
+            $modules = $plan->modulesOf($one);
+            $supplies = $plan->suppliesOf($one);
+            if ($draft->count(Module::kind()) + count($modules) > self::MOST || $draft->count(Supply::kind()) + count($supplies) > self::MOST) {
+                return null;
             }
             $draft->put($one);
-            foreach ($plan->modulesOf($one) as $module) {
-                $draft->put($module);
-                array_map($draft->put(...), $plan->having(Part::class, 'moduleId', $module->id));
+            array_map($draft->put(...), [...$modules, ...$supplies]);
+            foreach ($modules as $module) {
+                array_map($draft->put(...), $plan->partsOf($module));
             }
-            foreach ($plan->suppliesOf($one) as $supply) {
-                $draft->put($supply);
-                $others = $plan->having(Supply::class, 'parentId', $supply->id);
-                $parent = $supply->parentId === null ? null : $plan->find(Supply::kind(), $supply->parentId);
-                foreach ($parent instanceof Supply ? [...$others, $parent] : $others as $other) {
-                    if ($other->nodeId !== $one->id) {
-                        $waiting[] = $plan->node($other->nodeId);
-                    }
+            foreach ([...self::above($plan, $modules, $supplies), ...self::below($plan, $supplies)] as $joined) {
+                if (! isset($seen[$joined->nodeId])) {
+                    $seen[$joined->nodeId] = true;
+                    $waiting[] = $plan->node($joined->nodeId);
                 }
+            }
+            if (count($seen) > self::MOST) {
+                return null;
             }
         }
 
         return new self($plan, $draft->plan());
+    }
+
+    /**
+     * @param  list<Module>  $modules
+     * @param  list<Supply>  $supplies
+     * @return list<Supply> what they hang on
+     */
+    private static function above(Plan $plan, array $modules, array $supplies): array
+    {
+        $ids = [...array_map(static fn (Module $module): ?string => $module->supplyId, $modules), ...array_map(static fn (Supply $supply): ?string => $supply->parentId, $supplies)];
+        $above = [];
+        foreach (array_filter($ids, is_string(...)) as $id) {
+            $supply = $plan->find(Supply::kind(), $id);
+            if ($supply instanceof Supply) {
+                $above[] = $supply;
+            }
+        }
+
+        return $above;
+    }
+
+    /**
+     * @param  list<Supply>  $supplies
+     * @return list<Supply|Module> what hangs on them
+     */
+    private static function below(Plan $plan, array $supplies): array
+    {
+        $below = [];
+        foreach ($supplies as $supply) {
+            array_push($below, ...$plan->having(Supply::class, 'parentId', $supply->id), ...$plan->having(Module::class, 'supplyId', $supply->id));
+        }
+
+        return $below;
+    }
+
+    /** Other nodes are on it too. */
+    public function isShared(): bool
+    {
+        return count($this->plan->nodes()) > 1;
     }
 
     /** @param  Plan  $plan  the same nodes, with more on them */

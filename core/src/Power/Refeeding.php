@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Power;
 
 use Rundfunk\Catalogue\BoardInput;
-use Rundfunk\Catalogue\SupplyClass;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Module;
@@ -22,8 +21,8 @@ final readonly class Refeeding
     {
         $node = $look->plan->node($module->nodeId);
         $island = Island::around($look->plan, $node);
-        $choice = Feeding::best($island, $look->catalogue, $module);
-        if ($choice === null) {
+        $choice = $island === null ? null : Feeding::best($island, $look->catalogue, $module);
+        if ($island === null || $choice === null) {
             return null;
         }
 
@@ -38,6 +37,9 @@ final readonly class Refeeding
     public static function relief(Look $look, Supply $supply): ?Fix
     {
         $island = Island::around($look->plan, $look->plan->node($supply->nodeId));
+        if ($island === null) {
+            return null;
+        }
         $operations = [];
         $moved = [];
         foreach (self::below(new SupplyTree($island->plan, $look->catalogue), $supply) as $module) {
@@ -62,22 +64,7 @@ final readonly class Refeeding
     /** @return list<Module> that live on it, by way of others too, what asks most first */
     private static function below(SupplyTree $tree, Supply $supply): array
     {
-        $modules = [];
-        $waiting = [$supply];
-        $seen = [];
-        while (($one = array_pop($waiting)) !== null) {
-            if (isset($seen[$one->id])) {
-                continue;
-            }
-            $seen[$one->id] = true;
-            foreach ($tree->takes($one) as $take) {
-                if ($take->by instanceof Module) {
-                    $modules[] = $take->by;
-                } elseif ($take->by instanceof Supply) {
-                    $waiting[] = $take->by;
-                }
-            }
-        }
+        $modules = array_merge(...array_map($tree->fedBy(...), $tree->withAllBelow($supply)));
         usort($modules, static fn (Module $a, Module $b): int => $tree->moduleClass($b)->peakMa <=> $tree->moduleClass($a)->peakMa);
 
         return $modules;
@@ -89,9 +76,8 @@ final readonly class Refeeding
         if (! $choice->bought) {
             return "Feed {$choice->module->name} from {$choice->supply->name}";
         }
-        $classes = array_map($look->catalogue->supplyClassOf(...), $choice->added);
 
-        return 'Add a '.implode(' and a ', array_map(static fn (SupplyClass $class): string => $class->name, array_filter($classes, static fn (SupplyClass $class): bool => ! $class->isBoardPin())));
+        return 'Add a '.implode(' and a ', array_map(static fn (Supply $supply): string => $look->catalogue->supplyClassOf($supply)->name, $choice->toBuy($look->catalogue)));
     }
 
     /** The first supply of the node on which a regulator is sound. */
@@ -99,11 +85,14 @@ final readonly class Refeeding
     {
         $node = $look->plan->node($supply->nodeId);
         $island = Island::around($look->plan, $node);
+        if ($island === null) {
+            return null;
+        }
         foreach ($island->plan->suppliesOf($node) as $parent) {
             $draft = $island->plan->draft();
             $fed = Supply::from(new Values([...$supply->values(), 'parentId' => $parent->id]));
             $draft->put($fed);
-            if ($parent->id !== $supply->id && (new SupplyTree($draft->plan(), $look->catalogue))->isSound($fed) && self::isSoundBelow($draft->plan(), $look, $fed)) {
+            if ($parent->id !== $supply->id && self::isSoundBelow($draft->plan(), $look, $fed)) {
                 return Fix::change("Feed {$supply->name} from {$parent->name}", $supply, ['parentId' => $parent->id]);
             }
         }
@@ -115,24 +104,16 @@ final readonly class Refeeding
     private static function isSoundBelow(Plan $plan, Look $look, Supply $top): bool
     {
         $tree = new SupplyTree($plan, $look->catalogue);
-        $seen = [];
-        $waiting = [$top];
-        while (($supply = array_pop($waiting)) !== null) {
-            if (isset($seen[$supply->id])) {
-                continue;
-            }
-            $seen[$supply->id] = true;
-            $input = $supply->feedsAt === null ? null : $tree->board($supply)?->input($supply->feedsAt);
-            $volts = $tree->volts($supply);
-            if (! $tree->isSound($supply) || ($input !== null && $volts !== null && ($volts->isAbove($input->maxV) || $volts->isBelow($input->minV)))) {
+        foreach ($tree->withAllBelow($top) as $supply) {
+            $input = $tree->board($supply)?->input($tree->feedsAt($supply));
+            if (! $tree->isSound($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {
                 return false;
             }
-            foreach ($tree->takes($supply) as $take) {
-                if ($take->by instanceof Module && ! Feeding::suits($plan, $look->catalogue, $take->by)) {
+            foreach ($tree->fedBy($supply) as $module) {
+                if (! Feeding::suits($plan, $look->catalogue, $module)) {
                     return false;
                 }
             }
-            $waiting = [...$waiting, ...$tree->children($supply)];
         }
 
         return true;
@@ -141,7 +122,8 @@ final readonly class Refeeding
     /** The cheapest supply on which the board and all that hangs on its pins is sound. */
     public static function board(Look $look, Node $node): ?Fix
     {
-        $choice = BoardFeeding::best(Island::around($look->plan, $node), $look->catalogue, $node);
+        $island = Island::around($look->plan, $node);
+        $choice = $island === null ? null : BoardFeeding::best($island, $look->catalogue, $node);
 
         return $choice === null ? null : new Fix("Feed it from {$choice->words($look->catalogue)}", ...$choice->operations());
     }
@@ -151,14 +133,14 @@ final readonly class Refeeding
     {
         $node = $look->plan->node($supply->nodeId);
         $island = Island::around($look->plan, $node);
+        if ($island === null) {
+            return null;
+        }
         foreach ($look->board($node)->inputs ?? [] as $input) {
             $draft = $island->plan->draft();
             $fed = Supply::from(new Values([...$supply->values(), 'feedsAt' => $input->at->value]));
             $draft->put($fed);
-            $plan = $draft->plan();
-            $tree = new SupplyTree($plan, $look->catalogue);
-            $volts = $tree->volts($fed);
-            if ($volts !== null && ! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV) && $tree->isSound($fed) && ! $tree->brownsOut($fed) && Feeding::unsuited($island->plan, $plan, $look->catalogue, $node) === []) {
+            if (BoardFeeding::feedsWell($island->plan, $draft->plan(), $look->catalogue, $node, $fed, $input)) {
                 return $input;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Power;
 
 use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\BoardInput;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Catalogue\Rail;
@@ -41,6 +42,15 @@ final class SupplyTree
 
     /** @var array<string, bool> by supply */
     private array $circular = [];
+
+    /** @var array<string, bool> by supply */
+    private array $sound = [];
+
+    /** @var array<string, Supply|null> by supply */
+    private array $batteries = [];
+
+    /** @var array<string, float> by supply */
+    private array $ohms = [];
 
     /** @var array<string, Supply|null> by node */
     private array $feeders = [];
@@ -84,7 +94,34 @@ final class SupplyTree
     /** @return list<Supply> all that say so; a board should have one */
     public function feedersOf(Node $node): array
     {
-        return array_values(array_filter($this->plan->suppliesOf($node), static fn (Supply $supply): bool => $supply->feedsAt !== null));
+        return array_values(array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->feedsAt($supply) !== null));
+    }
+
+    /** The input at which it feeds the board of its node. A pin of that board cannot, whatever a plan says. */
+    public function feedsAt(Supply $supply): ?FeedsAt
+    {
+        return $this->classOf($supply)->isBoardPin() ? null : $supply->feedsAt;
+    }
+
+    /** What it gives is what such an input is made for; false where nobody can tell. */
+    public function fits(Supply $supply, BoardInput $input): bool
+    {
+        return $this->volts($supply)?->isWithin($input->minV, $input->maxV) === true;
+    }
+
+    /** @return list<Supply> it and all that live on it, at however many removes, each once */
+    public function withAllBelow(Supply $supply): array
+    {
+        $all = [];
+        $waiting = [$supply];
+        while (($one = array_pop($waiting)) !== null) {
+            if (! isset($all[$one->id])) {
+                $all[$one->id] = $one;
+                $waiting = [...$waiting, ...$this->children($one)];
+            }
+        }
+
+        return array_values($all);
     }
 
     /** The supply that one lives on. */
@@ -114,10 +151,19 @@ final class SupplyTree
     /** It lives on itself, by way of others or not. */
     public function isCircular(Supply $supply): bool
     {
-        if (! isset($this->circular[$supply->id])) {
-            $above = $this->above($supply);
-            $last = $above === [] ? $supply : $above[count($above) - 1];
-            $this->circular[$supply->id] = $this->parent($last)?->id === $supply->id;
+        $way = [];
+        for ($one = $supply; $one !== null && ! isset($this->circular[$one->id]); $one = $this->parent($one)) {
+            if (isset($way[$one->id])) {
+                // From here on round and back: all of these live on themselves.
+                foreach (array_slice(array_keys($way), (int) array_search($one->id, array_keys($way), true)) as $id) {
+                    $this->circular[$id] = true;
+                }
+                break;
+            }
+            $way[$one->id] = true;
+        }
+        foreach (array_keys($way) as $id) {
+            $this->circular[$id] ??= false;
         }
 
         return $this->circular[$supply->id];
@@ -243,14 +289,14 @@ final class SupplyTree
     public function takes(Supply $supply): array
     {
         $takes = [];
-        if ($supply->feedsAt !== null) {
+        if ($this->feedsAt($supply) !== null) {
             $node = $this->plan->node($supply->nodeId);
             $board = $this->catalogue->boardOf($node);
             if ($board !== null && $this->feeder($node)?->id === $supply->id) {
                 $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->peakMa));
             }
         }
-        foreach ($this->plan->having(Module::class, 'supplyId', $supply->id) as $module) {
+        foreach ($this->fedBy($supply) as $module) {
             $class = $this->catalogue->classOf($module);
             $takes[] = new Take($module, $module->name, new Load($class->typicalMa, $class->peakMa));
         }
@@ -261,11 +307,17 @@ final class SupplyTree
         return $takes;
     }
 
+    /** @return list<Module> that hang on it itself, on whatever node */
+    public function fedBy(Supply $supply): array
+    {
+        return $this->plan->having(Module::class, 'supplyId', $supply->id);
+    }
+
     /** @return list<Supply> supplies that live on it */
     public function children(Supply $supply): array
     {
         $children = array_values(array_filter($this->plan->having(Supply::class, 'parentId', $supply->id), fn (Supply $child): bool => ! $this->classOf($child)->isBoardPin()));
-        if ($supply->feedsAt !== null) {
+        if ($this->feedsAt($supply) !== null) {
             $node = $this->plan->node($supply->nodeId);
             foreach ($this->feeder($node)?->id === $supply->id ? $this->plan->suppliesOf($node) : [] as $pin) {
                 if ($this->classOf($pin)->isBoardPin()) {
@@ -317,30 +369,32 @@ final class SupplyTree
     /** @return float ohms that a burst sees: up to the next regulator, which holds its voltage by itself */
     public function sourceOhm(Supply $supply): float
     {
-        $ohm = $supply->sourceOhm ?? $this->classOf($supply)->sourceOhm;
-        $ohm += $this->cableOhm($supply);
-        foreach ($this->above($supply) as $above) {
-            $class = $this->classOf($supply);
-            if ($class->takes !== null || ($class->isBoardPin() && $class->key !== FeedsAt::FiveVolt->pinClass())) {
-                break;
-            }
-            $ohm += ($above->sourceOhm ?? $this->classOf($above)->sourceOhm) + $this->cableOhm($above);
-            $supply = $above;
-        }
-
-        return max($ohm, 0.01);
+        return max($this->ohmUpwards($supply), 0.01);
     }
 
-    /** The battery that it lives on in the end. */
-    public function battery(Supply $supply): ?Supply
+    private function ohmUpwards(Supply $supply): float
     {
-        foreach ([$supply, ...$this->above($supply)] as $one) {
-            if ($this->classOf($one)->sort === SupplySort::Battery) {
-                return $one;
-            }
+        if (! isset($this->ohms[$supply->id])) {
+            // Whoever asks again on the way round adds nothing.
+            $this->ohms[$supply->id] = 0.0;
+            $class = $this->classOf($supply);
+            $holds = $class->takes !== null || ($class->isBoardPin() && $class->key !== FeedsAt::FiveVolt->pinClass());
+            $parent = $holds ? null : $this->parent($supply);
+            $this->ohms[$supply->id] = ($supply->sourceOhm ?? $class->sourceOhm) + $this->cableOhm($supply) + ($parent === null ? 0.0 : $this->ohmUpwards($parent));
         }
 
-        return null;
+        return $this->ohms[$supply->id];
+    }
+
+    /** The battery that it lives on in the end; null for what lives on itself. */
+    public function battery(Supply $supply): ?Supply
+    {
+        if (! array_key_exists($supply->id, $this->batteries)) {
+            $parent = $this->isCircular($supply) ? null : $this->parent($supply);
+            $this->batteries[$supply->id] = $this->classOf($supply)->sort === SupplySort::Battery ? $supply : ($parent === null ? null : $this->battery($parent));
+        }
+
+        return $this->batteries[$supply->id];
     }
 
     /** @return float|null what is left at the board that it feeds, with everything at its peak at once; null where it feeds none, or nobody can tell */
@@ -348,7 +402,7 @@ final class SupplyTree
     {
         $volts = $this->volts($supply);
 
-        return $supply->feedsAt === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->classOf($supply)->sourceOhm) * $this->load($supply)->peakMa / 1000);
+        return $this->feedsAt($supply) === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->classOf($supply)->sourceOhm) * $this->load($supply)->peakMa / 1000);
     }
 
     /** The board that it feeds starts again when everything draws at once. */
@@ -412,15 +466,20 @@ final class SupplyTree
     /** Nothing is wrong with it or with what it lives on, as far as anybody can tell. */
     public function isSound(Supply $supply): bool
     {
-        foreach ([$supply, ...$this->above($supply)] as $one) {
-            $class = $this->classOf($one);
-            $orphan = $class->sort->isFed() && $this->parent($one) === null;
-            $gone = $class->isBoardPin() && $this->rail($one) === null;
-            if ($orphan || $gone || $this->isCircular($one) || $this->isOverloaded($one) || $this->isOverfed($one) || $this->lackingV($one) !== null || $this->isTooHot($one)) {
-                return false;
-            }
+        if (! isset($this->sound[$supply->id])) {
+            $parent = $this->parent($supply);
+            $this->sound[$supply->id] = $this->isSoundItself($supply) && ($parent === null || $this->isSound($parent));
         }
 
-        return true;
+        return $this->sound[$supply->id];
+    }
+
+    private function isSoundItself(Supply $supply): bool
+    {
+        $class = $this->classOf($supply);
+        $orphan = $class->sort->isFed() && $this->parent($supply) === null;
+        $gone = $class->isBoardPin() && $this->rail($supply) === null;
+
+        return ! $orphan && ! $gone && ! $this->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply);
     }
 }

@@ -34,6 +34,11 @@ final readonly class Volts
         return $this->minV < $volts - 1e-6;
     }
 
+    public function isWithin(float $minV, float $maxV): bool
+    {
+        return ! $this->isBelow($minV) && ! $this->isAbove($maxV);
+    }
+
     public function words(): string
     {
         $narrow = $this->maxV - $this->minV <= 0.11 * $this->nominalV;

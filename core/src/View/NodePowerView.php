@@ -68,7 +68,7 @@ final readonly class NodePowerView implements View
         $own = $plan->suppliesOf($node);
         $shown = [];
         foreach ($own as $supply) {
-            foreach ([$supply, ...$tree->above($supply)] as $one) {
+            for ($one = $supply; $one !== null && ! isset($shown[$one->id]); $one = $tree->parent($one)) {
                 $shown[$one->id] = $one;
             }
         }
@@ -135,7 +135,7 @@ final readonly class NodePowerView implements View
         if ($supply->cableM !== null && $supply->cableMm2 !== null) {
             $words[] = Figures::significant($supply->cableM).' m of '.Figures::significant($supply->cableMm2).' mm²';
         }
-        $input = $supply->feedsAt === null ? null : $tree->board($supply)?->input($supply->feedsAt);
+        $input = $tree->board($supply)?->input($tree->feedsAt($supply));
         if ($input !== null) {
             $words[] = "feeds the board at its {$input->name}";
         }
@@ -185,7 +185,7 @@ final readonly class NodePowerView implements View
             $class->typicalMa,
             $class->peakMa,
             $volts?->words(),
-            $volts !== null && ! $volts->isAbove($class->maxV) && ! $volts->isBelow($class->minV),
+            $volts?->isWithin($class->minV, $class->maxV) === true,
         );
     }
 }

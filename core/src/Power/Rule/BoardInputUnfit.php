@@ -24,10 +24,11 @@ final readonly class BoardInputUnfit implements SupplyRule
     {
         $tree = SupplyTree::in($look);
         $board = $tree->board($supply);
-        if ($supply->feedsAt === null || $board === null) {
+        $at = $tree->feedsAt($supply);
+        if ($at === null || $board === null) {
             return [];
         }
-        $input = $board->input($supply->feedsAt);
+        $input = $board->input($at);
         $volts = $tree->volts($supply);
         $node = $look->plan->node($supply->nodeId);
         if ($input === null) {
@@ -41,7 +42,7 @@ final readonly class BoardInputUnfit implements SupplyRule
                 $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
             )];
         }
-        if ($volts === null || (! $volts->isAbove($input->maxV) && ! $volts->isBelow($input->minV))) {
+        if ($volts === null || $volts->isWithin($input->minV, $input->maxV)) {
             return [];
         }
         $better = Refeeding::input($look, $supply);

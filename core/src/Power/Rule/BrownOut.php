@@ -24,7 +24,7 @@ final readonly class BrownOut implements SupplyRule
         $board = $tree->board($supply);
         $leftV = $tree->leftAtBoardV($supply);
         // A supply that was never made for the input is another finding.
-        if ($supply->feedsAt === null || $board === null || $leftV === null || ! $tree->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($supply->feedsAt)->minV ?? 0.0) === true) {
+        if ($board === null || $leftV === null || ! $tree->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($tree->feedsAt($supply))->minV ?? 0.0) === true) {
             return [];
         }
         $ownOhm = $supply->sourceOhm ?? $tree->classOf($supply)->sourceOhm;

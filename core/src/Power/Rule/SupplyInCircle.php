@@ -18,13 +18,22 @@ use Rundfunk\Power\SupplyTree;
 #[Finds('supply-in-circle', WorkStep::PinsAndPower)]
 final readonly class SupplyInCircle implements SupplyRule
 {
+    /** Names that a finding gives of the round. */
+    private const NAMED = 4;
+
     public function check(Supply $supply, Look $look): iterable
     {
         $tree = SupplyTree::in($look);
         if (! $tree->isCircular($supply)) {
             return [];
         }
-        $round = implode(', ', array_map(static fn (Supply $above): string => $above->name, $tree->above($supply)));
+        $names = [];
+        $one = $tree->parent($supply);
+        while ($one !== null && $one->id !== $supply->id && count($names) < self::NAMED) {
+            $names[] = $one->name;
+            $one = $tree->parent($one);
+        }
+        $round = implode(', ', $names).($one === null || $one->id === $supply->id ? '' : ' and others');
 
         return [Finding::fault(
             $round === '' ? "{$supply->name} lives on itself" : "{$supply->name} lives on {$round}, and so on itself",

@@ -31,8 +31,8 @@ final readonly class BoardFeedStep implements Step
                 continue;
             }
             $island = Island::around($plan, $node);
-            $choice = BoardFeeding::best($island, $knowledge->catalogue, $node);
-            if ($choice === null) {
+            $choice = $island === null ? null : BoardFeeding::best($island, $knowledge->catalogue, $node);
+            if ($island === null || $choice === null) {
                 continue;
             }
             $feeder = $choice->supplies[count($choice->supplies) - 1];

@@ -38,6 +38,9 @@ final readonly class SupplyStep implements Step
                 continue;
             }
             $island = Island::around($plan, $node);
+            if ($island === null) {
+                continue;
+            }
             foreach ($waiting as $module) {
                 // One that moved before it may have made room.
                 if ($module->supplyId !== null && Feeding::suits($island->plan, $catalogue, $module)) {
@@ -47,6 +50,8 @@ final readonly class SupplyStep implements Step
                 if ($choice !== null) {
                     yield $this->proposal($island->plan, $node, $choice, $catalogue);
                     $island = $island->with($choice->in($island->plan));
+                    // What one node takes of a shared supply is gone for the next.
+                    $plan = $island->isShared() ? $choice->in($plan) : $plan;
                 }
             }
         }
