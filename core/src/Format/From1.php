@@ -16,6 +16,9 @@ final class From1
 {
     private const FED = ['board-3v3', 'board-5v', 'adapter', 'own'];
 
+    /** What came with format 2: read here it would be lost, or lose what is made of the old. */
+    private const LATER = ['supplies', 'parts'];
+
     private const ADAPTER = 'regulator-adapter';
 
     /** What a modem's end said of its supply and parts, and what was so where it said nothing. */
@@ -41,7 +44,7 @@ final class From1
      * @param  array<array-key, mixed>  $raw
      * @return array<array-key, mixed>
      *
-     * @throws PlanRefused where a module says that it is fed by what is nothing
+     * @throws PlanRefused where a module says that it is fed by what is nothing, or something is said as only format 2 says it
      */
     public static function read(array $raw): array
     {
@@ -54,8 +57,16 @@ final class From1
      */
     private function document(array $raw): array
     {
+        foreach (self::LATER as $list) {
+            if (array_key_exists($list, $raw)) {
+                throw PlanRefused::at("/{$list}", 'is not a known field here');
+            }
+        }
         $modules = self::things($raw, 'modules');
         foreach ($modules as $index => $module) {
+            if (array_key_exists('supplyId', $module)) {
+                throw PlanRefused::at("/modules/{$index}/supplyId", 'is not a known field here');
+            }
             if (isset($module['supply']) && ! in_array($module['supply'], self::FED, true)) {
                 throw PlanRefused::at("/modules/{$index}/supply", 'must be one of '.implode(', ', self::FED));
             }
@@ -85,8 +96,8 @@ final class From1
                 array_splice($kept, $index, 0, [$module]);
             }
         }
-        if (isset($raw['modules'])) {
-            $raw['modules'] = is_array($raw['modules']) ? $kept : $raw['modules'];
+        if (self::isList($raw, 'modules')) {
+            $raw['modules'] = $kept;
         }
         $raw['format'] = 2;
 
@@ -216,8 +227,8 @@ final class From1
                 }
             }
         }
-        if (is_array($raw['pinUses'] ?? null)) {
-            $raw['pinUses'] = array_values(array_filter($raw['pinUses'], static fn (mixed $use): bool => ! is_array($use) || ! isset($gone[self::text($use, 'moduleId')])));
+        if (self::isList($raw, 'pinUses')) {
+            $raw['pinUses'] = array_values(array_filter(self::list($raw, 'pinUses'), static fn (mixed $use): bool => ! is_array($use) || ! isset($gone[self::text($use, 'moduleId')])));
         }
 
         return $raw;
@@ -239,6 +250,12 @@ final class From1
     private static function list(array $raw, string $list): array
     {
         return is_array($raw[$list] ?? null) ? $raw[$list] : [];
+    }
+
+    /** @param  array<array-key, mixed>  $raw */
+    private static function isList(array $raw, string $list): bool
+    {
+        return is_array($raw[$list] ?? null) && array_is_list($raw[$list]);
     }
 
     /** @param  array<array-key, mixed>  $thing */

@@ -140,6 +140,29 @@ final class From1Test extends CoreTestCase
         self::read(self::file([['class' => 'joystick', 'supply' => 'sun']]));
     }
 
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function foreign(): iterable
+    {
+        $file = self::file([['class' => 'joystick', 'supply' => 'own']]);
+        yield 'supplies, which format 1 had not' => [[...$file, 'supplies' => []], '/supplies'];
+        yield 'parts, which format 1 had not' => [[...$file, 'parts' => [['id' => 'x']]], '/parts'];
+        yield 'a module that is on such a supply' => [self::file([['class' => 'joystick', 'supplyId' => '30000000000000000000000000']]), '/modules/0/supplyId'];
+        yield 'modules that are no list' => [[...$file, 'modules' => ['first' => $file['modules'][0] ?? []]], '/modules'];
+        yield 'pins that are no list' => [[...self::file([['class' => 'regulator-adapter']]), 'pinUses' => ['first' => []]], '/pinUses'];
+    }
+
+    /** @param  array<string, mixed>  $file */
+    #[DataProvider('foreign')]
+    public function test_what_format_1_had_not_is_refused_and_not_lost(array $file, string $at): void
+    {
+        try {
+            self::read($file);
+            self::fail('It was read.');
+        } catch (PlanRefused $refused) {
+            self::assertStringContainsString($at, $refused->getMessage());
+        }
+    }
+
     /** @return iterable<string, array{mixed}> */
     public static function nonsense(): iterable
     {
