@@ -1,9 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, open, register, test } from './stage';
 
-// A capture that is changed while it is still being read waits its turn: the server says so, and the page asks again.
-test.use({ provoked: /503 \(Service Unavailable\)/ });
-
 /** A press as a receiver's tool prints it: NEC, 562.5 µs, least significant bit first, the command followed by its complement. */
 function press(address: number, command: number): string {
     const bits = [address, ~address, command, ~command].flatMap((octet) =>

@@ -24,6 +24,8 @@
     let problem = $state<string | null>(null);
     /** How often something was read: only the last answer counts. */
     let reads = 0;
+    /** The last that was sent: the next waits for its answer, for the server reads one capture of a user at a time. */
+    let underWay: Promise<unknown> = Promise.resolve();
     /** Bits whose order no protocol says: the first that is sent may be the highest or the lowest. */
     let lowFirst = $state(false);
     const turnable = $derived((rows ?? []).some((row) => row.learned.turned !== null));
@@ -35,10 +37,16 @@
         problem = null;
         rows = null;
         const turn = ++reads;
-        const { data, error } = await api.POST('/api/plans/{plan}/nodes/{node}/learn', {
+        await underWay;
+        if (turn !== reads) {
+            return;
+        }
+        const answer = api.POST('/api/plans/{plan}/nodes/{node}/learn', {
             params: { path: { plan: workspace.planId, node: node.id } },
             body: { medium: medium.key, text },
         });
+        underWay = answer.catch(() => undefined);
+        const { data, error } = await answer;
         if (turn !== reads) {
             return;
         }
