@@ -8,6 +8,7 @@ use DOMDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\PartsList;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Drawing\LineMapDrawing;
 use Rundfunk\Plan\Plan;
@@ -92,7 +93,7 @@ final class HostileTextTest extends CoreTestCase
         $plan = self::hostile($seed);
         $files = [];
         foreach ($plan->nodes() as $at => $node) {
-            $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv()];
+            $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv(), 'parts.csv' => PartsList::of($plan, self::knowledge(), $node)->csv()];
             foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
                 self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|txt|toml|jsonld)$/D', $artefact->fileName);
                 $made[$artefact->key.'-'.$artefact->fileName] = $artefact->content;
@@ -102,6 +103,8 @@ final class HostileTextTest extends CoreTestCase
                 $files[] = "{$at}-{$name}";
             }
         }
+        file_put_contents($this->folder.'/all-parts.csv', PartsList::of($plan, self::knowledge(), null)->csv());
+        $files[] = 'all-parts.csv';
         file_put_contents($this->folder.'/reader.py', self::READER);
         $this->execute(['python3', 'reader.py', ...$files]);
         $drawing = new DOMDocument;
