@@ -44,4 +44,16 @@ enum PartKind: string
             self::FlybackDiode => 'flyback diode',
         };
     }
+
+    /** @return array<string, string> the fields of a part that say its figures, each with its words */
+    public function figures(): array
+    {
+        return match ($this) {
+            self::SeriesResistor, self::PullUp, self::PullDown => ['ohms' => 'Ω'],
+            self::Divider => ['ohms' => 'Upper, Ω', 'lowerOhms' => 'Lower, Ω'],
+            self::Driver => ['ohms' => 'Base, Ω'],
+            self::Capacitor => ['microfarads' => 'µF', 'esrOhm' => 'ESR, Ω'],
+            self::Shifter, self::FlybackDiode => [],
+        };
+    }
 }

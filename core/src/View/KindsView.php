@@ -9,10 +9,12 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Plan\Sleep;
 use Rundfunk\Shape\Schema;
 
-/** The kinds of node, control and output, with what screens need to offer them. */
+/** The kinds of node, control, output and part, with what screens need to offer them. */
 final readonly class KindsView
 {
     /** @return array<string, mixed> */
@@ -41,6 +43,12 @@ final readonly class KindsView
                 'key' => $hazard->value, 'name' => $hazard->words(), 'caution' => $hazard->caution(),
             ], Hazard::cases()),
             'precedences' => array_map(static fn (Precedence $one): array => ['key' => $one->value, 'name' => $one->words()], Precedence::cases()),
+            'sleeps' => array_map(static fn (Sleep $sleep): array => ['key' => $sleep->value, 'name' => $sleep->words()], Sleep::cases()),
+            'partKinds' => array_map(static fn (PartKind $kind): array => [
+                'key' => $kind->value,
+                'name' => $kind->words(),
+                'figures' => array_map(static fn (string $field, string $name): array => ['field' => $field, 'name' => $name], array_keys($kind->figures()), array_values($kind->figures())),
+            ], PartKind::cases()),
         ];
     }
 
@@ -56,6 +64,8 @@ final readonly class KindsView
             'outputKinds' => Schema::listOf(Schema::object($kind)),
             'hazards' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'caution' => Schema::text()])),
             'precedences' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()])),
+            'sleeps' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()])),
+            'partKinds' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'figures' => Schema::listOf(Schema::object(['field' => Schema::text(), 'name' => Schema::text()]))])),
         ];
     }
 

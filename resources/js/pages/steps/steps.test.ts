@@ -36,6 +36,8 @@ const catalogue: Catalogue = {
     outputKinds: [],
     hazards: [],
     precedences: [],
+    sleeps: [],
+    partKinds: [],
 };
 
 function data(more: Partial<Workspace> = {}): Workspace {

@@ -8,32 +8,6 @@
     import SelectField from '../../../widgets/SelectField.svelte';
 
     let { node, index }: { node: Schemas['Node']; index: PlanIndex } = $props();
-    type Kind = Schemas['Part']['kind'];
-    /** What each kind wants typed. */
-    const kinds: { value: Kind; name: string; wants: { field: string; label: string }[] }[] = [
-        {
-            value: 'divider',
-            name: 'divider',
-            wants: [
-                { field: 'ohms', label: 'Upper, Ω' },
-                { field: 'lowerOhms', label: 'Lower, Ω' },
-            ],
-        },
-        { value: 'shifter', name: 'level shifter', wants: [] },
-        { value: 'pull-up', name: 'pull-up', wants: [{ field: 'ohms', label: 'Ω' }] },
-        { value: 'pull-down', name: 'pull-down', wants: [{ field: 'ohms', label: 'Ω' }] },
-        { value: 'series-resistor', name: 'resistor in the wire', wants: [{ field: 'ohms', label: 'Ω' }] },
-        { value: 'driver', name: 'NPN transistor', wants: [{ field: 'ohms', label: 'Base, Ω' }] },
-        {
-            value: 'capacitor',
-            name: 'capacitor',
-            wants: [
-                { field: 'microfarads', label: 'µF' },
-                { field: 'esrOhm', label: 'ESR, Ω' },
-            ],
-        },
-        { value: 'flyback-diode', name: 'flyback diode', wants: [] },
-    ];
     const catalogue = $derived(workspace.catalogue);
     const places = $derived(
         index.modulesOf(node.id).flatMap((module) => {
@@ -45,10 +19,10 @@
             }));
         }),
     );
-    let kind = $state<Kind>('divider');
+    let kind = $state('divider');
     let place = $state('');
     let values = $state<Record<string, string>>({});
-    const chosen = $derived(kinds.find((one) => one.value === kind));
+    const chosen = $derived(catalogue?.partKinds.find((one) => one.key === kind));
 
     function put(event: SubmitEvent): void {
         event.preventDefault();
@@ -58,7 +32,7 @@
         }
         const [moduleId = '', ...terminal] = at.value.split(' ');
         const figures = Object.fromEntries(
-            chosen.wants
+            chosen.figures
                 .filter(({ field }) => (values[field] ?? '') !== '')
                 .map(({ field }) => [field, typed(values[field] ?? '')]),
         );
@@ -75,8 +49,8 @@
         label="Part"
         class="w-[160px]"
         value={kind}
-        items={kinds.map(({ value, name }) => ({ value, name }))}
-        onsave={(value) => (kind = value as Kind)}
+        items={(catalogue?.partKinds ?? []).map(({ key, name }) => ({ value: key, name }))}
+        onsave={(value) => (kind = value)}
     />
     <SelectField
         label="At"
@@ -85,9 +59,9 @@
         items={places}
         onsave={(value) => (place = value)}
     />
-    {#each chosen?.wants ?? [] as { field, label } (field)}
+    {#each chosen?.figures ?? [] as { field, name } (field)}
         <label class="text-[14px]"
-            ><span class="text-soft block">{label}</span><input
+            ><span class="text-soft block">{name}</span><input
                 class="bg-sheet border-rule text-ink mono w-[80px] rounded-[4px] border px-2 py-1 !text-[12.5px]"
                 bind:value={values[field]}
             /></label

@@ -134,11 +134,7 @@
                 quiet
                 class="w-[210px]"
                 value={node.sleep}
-                items={[
-                    { value: 'never', name: 'never sleeps' },
-                    { value: 'between', name: 'sleeps between readings' },
-                    { value: 'until-key', name: 'sleeps until a key' },
-                ]}
+                items={catalogue.sleeps.map((one) => ({ value: one.key, name: one.name }))}
                 onsave={(sleep) => workspace.edit(`Sleep of ${node.name}`, change('node', node.id, { sleep }))}
             />{/if}
     </div>

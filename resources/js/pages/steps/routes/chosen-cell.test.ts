@@ -13,6 +13,8 @@ const edit = vi.fn((_label: string, ..._operations: Operation[]) => Promise.reso
 const catalogue = {
     controlKinds: [{ key: 'button', actions: ['toggle', 'on', 'off', 'pulse', 'set', 'step'] }],
     precedences: [{ key: 'last-writer', name: 'the last message counts' }],
+    sleeps: [],
+    partKinds: [],
 } as unknown as Catalogue;
 const control = plan.controls.find((one) => one.name === 'Heat off') as Schemas['Control'];
 const output = plan.outputs.find((one) => one.name === 'Fan' && one.kind === 'function') as Schemas['Output'];
