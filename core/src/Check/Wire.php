@@ -20,6 +20,22 @@ final readonly class Wire
     {
     }
 
+    /**
+     * A terminal that is wired twice is a finding of its own; what is put at it is put there once.
+     *
+     * @param  list<self>  $wires
+     * @return list<self> the first of each terminal
+     */
+    public static function firsts(array $wires): array
+    {
+        $firsts = [];
+        foreach ($wires as $wire) {
+            $firsts["{$wire->module->id} {$wire->terminal->name}"] ??= $wire;
+        }
+
+        return array_values($firsts);
+    }
+
     public function at(): Spot
     {
         return Spot::of($this->use, "{$this->node->name}, {$this->module->name} {$this->terminal->name}", 'pin');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Demo;
 
+use LogicException;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\DerivedId;
 use Rundfunk\Format\ThingReader;
@@ -22,7 +23,6 @@ use Rundfunk\Plan\Sleep;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\Problems;
-use Rundfunk\Shape\Values;
 
 /** Puts a plan together by short names. For the plans that ship with the program, and for tests. */
 final class Sketch
@@ -56,17 +56,20 @@ final class Sketch
     /** Its board sleeps between readings. */
     public function sleeping(string $node): self
     {
-        $thing = $this->draft->find(ThingKind::Node, $this->id($node));
-        $this->draft->put(Node::from(new Values([...($thing?->values() ?? []), 'sleep' => Sleep::Between->value])));
-
-        return $this;
+        return $this->change(ThingKind::Node, $node, ['sleep' => Sleep::Between->value]);
     }
 
     /** Another supply than was said at first: as two that live on each other. */
     public function refeed(string $supply, string $parent): self
     {
-        $thing = $this->draft->find(ThingKind::Supply, $this->id($supply));
-        $this->draft->put(Supply::from(new Values([...($thing?->values() ?? []), 'parentId' => $this->id($parent)])));
+        return $this->change(ThingKind::Supply, $supply, ['parentId' => $this->id($parent)]);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function change(ThingKind $kind, string $key, array $values): self
+    {
+        $thing = $this->draft->find($kind, $this->id($key)) ?? throw new LogicException("Nothing was sketched as {$key}.");
+        $this->draft->change($thing, $values);
 
         return $this;
     }

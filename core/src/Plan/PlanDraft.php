@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
+use Rundfunk\Shape\Values;
+
 /** A plan being put together or edited: the one mutable form, never handed on. */
 final class PlanDraft
 {
@@ -31,6 +33,23 @@ final class PlanDraft
     public function put(Thing $thing): void
     {
         $this->things[$thing::kind()->value][$thing->id()] = $thing;
+    }
+
+    /**
+     * Puts a thing back with some values otherwise.
+     *
+     * @template T of Thing
+     *
+     * @param  T  $thing
+     * @param  array<string, mixed>  $values
+     * @return T
+     */
+    public function change(Thing $thing, array $values): Thing
+    {
+        $changed = $thing::from(new Values([...$thing->values(), ...$values]));
+        $this->put($changed);
+
+        return $changed;
     }
 
     public function drop(Thing $thing): void

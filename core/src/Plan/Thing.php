@@ -15,6 +15,7 @@ interface Thing
     /** The fields that a thing of this kind has in files, in the database and in edits. */
     public static function shape(): Shape;
 
+    /** @return static */
     public static function from(Values $values): self;
 
     public function id(): string;

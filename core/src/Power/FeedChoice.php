@@ -9,7 +9,6 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
-use Rundfunk\Shape\Values;
 
 /** One way to feed a module: from a supply that is there, or from some that are to be bought. */
 final readonly class FeedChoice
@@ -41,8 +40,7 @@ final readonly class FeedChoice
         foreach ($this->added as $supply) {
             $draft->put($supply);
         }
-        $values = $this->module->values();
-        $draft->put(Module::from(new Values([...$values, 'supplyId' => $this->supply->id])));
+        $draft->change($this->module, ['supplyId' => $this->supply->id]);
 
         return $draft->plan();
     }

@@ -12,7 +12,6 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\Levels\PartsFor;
-use Rundfunk\Shape\Values;
 
 /** The one-click changes that put a supply right: always what Assign would choose. */
 final readonly class Refeeding
@@ -90,8 +89,7 @@ final readonly class Refeeding
         }
         foreach ($island->plan->suppliesOf($node) as $parent) {
             $draft = $island->plan->draft();
-            $fed = Supply::from(new Values([...$supply->values(), 'parentId' => $parent->id]));
-            $draft->put($fed);
+            $fed = $draft->change($supply, ['parentId' => $parent->id]);
             if ($parent->id !== $supply->id && self::isSoundBelow($draft->plan(), $look, $fed)) {
                 return Fix::change("Feed {$supply->name} from {$parent->name}", $supply, ['parentId' => $parent->id]);
             }
@@ -138,8 +136,7 @@ final readonly class Refeeding
         }
         foreach ($look->board($node)->inputs ?? [] as $input) {
             $draft = $island->plan->draft();
-            $fed = Supply::from(new Values([...$supply->values(), 'feedsAt' => $input->at->value]));
-            $draft->put($fed);
+            $fed = $draft->change($supply, ['feedsAt' => $input->at->value]);
             if (BoardFeeding::feedsWell($island->plan, $draft->plan(), $look->catalogue, $node, $fed, $input)) {
                 return $input;
             }

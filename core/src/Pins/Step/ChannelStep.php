@@ -97,7 +97,7 @@ final readonly class ChannelStep implements Step
             foreach ($proposal->operations as $operation) {
                 $thing = $operation->kind === null ? null : $plan->find($operation->kind, $operation->id);
                 if ($thing !== null) {
-                    $draft->put($thing::from(new Values([...$thing->values(), ...$operation->values])));
+                    $draft->change($thing, $operation->values);
                 }
             }
         }

@@ -29,7 +29,7 @@ final readonly class PartsFor
         $before = new Wiring($look->plan, $look->catalogue, SupplyTree::in($look));
         $after = new Wiring($fed, $look->catalogue, new SupplyTree($fed, $look->catalogue));
         $operations = [];
-        foreach (self::once($look->wiresOf($node)) as $wire) {
+        foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
             if (in_array($wire->module->id, $ids, true) && ! self::isWrong($before, $wire)) {
                 $now = $fed->module($wire->module->id);
                 $operations = [...$operations, ...self::of($look->plan, $after, new Wire($wire->node, $wire->board, $now, $wire->terminal, $wire->use, $wire->pin))];
@@ -77,19 +77,5 @@ final readonly class PartsFor
     private static function isWrong(Wiring $wiring, Wire $wire): bool
     {
         return $wiring->levels($wire)?->isWrong() === true || $wiring->missingPullUpOhm($wire) !== null;
-    }
-
-    /**
-     * @param  list<Wire>  $wires
-     * @return list<Wire> the first of each terminal
-     */
-    private static function once(array $wires): array
-    {
-        $first = [];
-        foreach ($wires as $wire) {
-            $first["{$wire->module->id} {$wire->terminal->name}"] ??= $wire;
-        }
-
-        return array_values($first);
     }
 }

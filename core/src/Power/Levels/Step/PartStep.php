@@ -33,12 +33,7 @@ final readonly class PartStep implements Step
         $look = new Look($plan, $knowledge);
         $wiring = new Wiring($plan, $look->catalogue, SupplyTree::in($look));
         foreach ($plan->nodes() as $node) {
-            $first = [];
-            foreach ($look->wiresOf($node) as $wire) {
-                // A terminal that is wired twice is a finding of its own; the parts are put there once.
-                $first["{$wire->module->id} {$wire->terminal->name}"] ??= $wire;
-            }
-            foreach ($first as $wire) {
+            foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
                 yield from $this->between($plan, $wiring, $wire);
             }
             foreach ($plan->modulesOf($node) as $module) {
