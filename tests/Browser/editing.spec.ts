@@ -131,6 +131,18 @@ test.describe('refusals', () => {
         );
     });
 
+    test('what could not be worked out is not called done', async ({ page }) => {
+        await register(page);
+        const address = await open(page, 'faulty-on-purpose');
+        await page.route('**/assignment', (route) => route.abort());
+        await page.goto(`/${address}/assign`);
+        await expect(page.getByRole('alert')).toContainText('could not be worked out');
+        await expect(page.getByText('Nothing to assign')).toHaveCount(0);
+        await page.unroute('**/assignment');
+        await page.getByRole('button', { name: 'Try again' }).click();
+        await expect(page.getByRole('button', { name: /^Apply \d+ changes$/ })).toBeVisible();
+    });
+
     test('an edit lost on the way is kept and sent again', async ({ page, context }) => {
         await register(page);
         const address = await open(page, 'linden-hollow');

@@ -1,3 +1,10 @@
+<script lang="ts" module>
+    import { Latest } from '../../lib/latest';
+
+    /** Of all times that the page is opened: what was left before it was answered is still being worked out. */
+    const asking = new Latest();
+</script>
+
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { SvelteSet } from 'svelte/reactivity';
@@ -7,6 +14,7 @@
 
     let { data, planId }: StepProps = $props();
     let proposals = $state<Proposal[] | null>(null);
+    let problem = $state<string | null>(null);
     const left = new SvelteSet<string>();
 
     const stages: Record<Proposal['stage'], string> = {
@@ -36,10 +44,20 @@
 
     $effect(() => {
         void data.version;
-        void api.GET('/api/plans/{plan}/assignment', { params: { path: { plan: planId } } }).then((answer) => {
-            proposals = answer.data?.proposals ?? [];
-        });
+        void workOut();
     });
+
+    async function workOut(): Promise<void> {
+        const path = { plan: planId };
+        const answer = await asking
+            .ask(() => api.GET('/api/plans/{plan}/assignment', { params: { path } }))
+            .catch(() => ({ data: undefined, error: undefined }));
+        if (answer !== null) {
+            // No answer is not the answer that nothing is missing.
+            proposals = answer.data?.proposals ?? null;
+            problem = answer.data === undefined ? (answer.error?.message ?? 'The server does not answer.') : null;
+        }
+    }
 
     function turn(ids: string[], take: boolean): void {
         for (const id of ids) {
@@ -74,7 +92,19 @@
             >{chosen.length === 1 ? 'Apply one change' : `Apply ${chosen.length} changes`}</Button
         >{/if}
 </div>
-{#if proposals === null}
+{#if problem !== null}
+    <p role="alert" class="sheet text-danger mt-4 flex max-w-[620px] items-center gap-3 px-3 py-2">
+        <span class="grow">What there is to assign could not be worked out. {problem}</span>
+        <Button
+            size="sm"
+            color="alternative"
+            onclick={() => {
+                problem = null;
+                void workOut();
+            }}>Try again</Button
+        >
+    </p>
+{:else if proposals === null}
     <p class="text-soft mt-4" role="status">Working it out…</p>
 {:else if proposals.length === 0}
     <div class="sheet mt-4 max-w-[620px] p-4">

@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { api, type Operation, type Schemas } from '../../../lib/api';
+    import { Latest } from '../../../lib/latest';
     import type { PlanIndex } from '../../../lib/plan-index';
     import { ulid } from '../../../lib/ulid';
     import { add, workspace } from '../../../lib/workspace.svelte';
@@ -22,10 +23,7 @@
     let text = $state('');
     let rows = $state<Row[] | null>(null);
     let problem = $state<string | null>(null);
-    /** How often something was read: only the last answer counts. */
-    let reads = 0;
-    /** The last that was sent: the next waits for its answer, for the server reads one capture of a user at a time. */
-    let underWay: Promise<unknown> = Promise.resolve();
+    const captures = new Latest();
     /** Bits whose order no protocol says: the first that is sent may be the highest or the lowest. */
     let lowFirst = $state(false);
     const turnable = $derived((rows ?? []).some((row) => row.learned.turned !== null));
@@ -36,20 +34,16 @@
     async function read(): Promise<void> {
         problem = null;
         rows = null;
-        const turn = ++reads;
-        await underWay;
-        if (turn !== reads) {
+        const answer = await captures.ask(() =>
+            api.POST('/api/plans/{plan}/nodes/{node}/learn', {
+                params: { path: { plan: workspace.planId, node: node.id } },
+                body: { medium: medium.key, text },
+            }),
+        );
+        if (answer === null) {
             return;
         }
-        const answer = api.POST('/api/plans/{plan}/nodes/{node}/learn', {
-            params: { path: { plan: workspace.planId, node: node.id } },
-            body: { medium: medium.key, text },
-        });
-        underWay = answer.catch(() => undefined);
-        const { data, error } = await answer;
-        if (turn !== reads) {
-            return;
-        }
+        const { data, error } = answer;
         if (data !== undefined) {
             rows = data.rows.map((learned, at) => ({
                 learned,

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type Operation, type PlanDocument, type Schemas } from '../../../lib/api';
@@ -248,8 +248,9 @@ test('names are typed into the last answer only, however late another comes', as
     const read = screen.getByRole('button', { name: 'Read it' });
     await fireEvent.click(read);
     await fireEvent.click(read);
+    expect(late).toHaveLength(1);
     late[0]?.(answer({ rows: [press(1)] }));
-    await Promise.resolve();
+    await waitFor(() => expect(late).toHaveLength(2));
     expect(screen.queryByRole('table', { name: 'Presses' })).toBeNull();
     late[1]?.(answer({ rows: [press(2)] }));
     await fireEvent.input(await screen.findByLabelText('Name of press 2'), { target: { value: 'Up' } });
