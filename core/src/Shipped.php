@@ -31,6 +31,7 @@ use Rundfunk\Pins\Rule\BusSplit;
 use Rundfunk\Pins\Rule\ChannelMissing;
 use Rundfunk\Pins\Rule\ChannelShared;
 use Rundfunk\Pins\Rule\ConsolePinTaken;
+use Rundfunk\Pins\Rule\HazardKeepsState;
 use Rundfunk\Pins\Rule\I2cAddressShared;
 use Rundfunk\Pins\Rule\NodeWithoutBoard;
 use Rundfunk\Pins\Rule\NoPinLeft;
@@ -40,21 +41,28 @@ use Rundfunk\Pins\Rule\PinUsedTwice;
 use Rundfunk\Pins\Rule\ReadTooOften;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
 use Rundfunk\Pins\Rule\StrapPinPulled;
+use Rundfunk\Pins\Rule\StripDeafens;
+use Rundfunk\Pins\Rule\StripTooLong;
 use Rundfunk\Pins\Rule\SwitchOnStrap;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
+use Rundfunk\Pins\Rule\TimerTaken;
 use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\PinStep;
+use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
 use Rundfunk\Power\Levels\Rule\LevelTooLow;
+use Rundfunk\Power\Levels\Rule\PinOverdrawn;
 use Rundfunk\Power\Levels\Rule\PullUpMissing;
 use Rundfunk\Power\Levels\Rule\RelayHolds;
+use Rundfunk\Power\Levels\Rule\SeriesMissing;
 use Rundfunk\Power\Levels\Step\PartStep;
 use Rundfunk\Power\Rule\BoardFedTwice;
 use Rundfunk\Power\Rule\BoardInputUnfit;
 use Rundfunk\Power\Rule\BoardUnfed;
 use Rundfunk\Power\Rule\BrownOut;
 use Rundfunk\Power\Rule\CableDrops;
+use Rundfunk\Power\Rule\FedFromBoardPin;
 use Rundfunk\Power\Rule\FuseMissing;
 use Rundfunk\Power\Rule\FuseUnfit;
 use Rundfunk\Power\Rule\RailMissing;
@@ -82,6 +90,7 @@ use Rundfunk\Routes\Rule\FunctionWithoutHardware;
 use Rundfunk\Routes\Rule\OutputUndriven;
 use Rundfunk\Routes\Rule\ReadingWithoutThreshold;
 use Rundfunk\Routes\Rule\RouteWithoutPath;
+use Rundfunk\Routes\Rule\SwitchingImpossible;
 use Rundfunk\Routes\Rule\ValueImpossible;
 use Rundfunk\Routes\Rule\ValueMissing;
 use Rundfunk\Routes\Rule\ValueOutside;
@@ -128,7 +137,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new ChannelStep, new PinStep, new PartStep];
+        $steps = [new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new PinStep, new PartStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -179,6 +188,10 @@ final class Shipped
             new PinIncapable,
             new StrapPinPulled,
             new SwitchOnStrap,
+            new TimerTaken,
+            new StripDeafens,
+            new StripTooLong,
+            new HazardKeepsState,
             new SelectPinAsInput,
             new ConsolePinTaken,
             new BusSplit,
@@ -190,6 +203,7 @@ final class Shipped
             new SupplyTooHigh,
             new SupplyTooLow,
             new SupplyMissing,
+            new FedFromBoardPin,
             new RegulatorOverfed,
             new RegulatorDropsOut,
             new RegulatorHot,
@@ -212,6 +226,9 @@ final class Shipped
             new LevelTooLow,
             new RelayHolds,
             new PullUpMissing,
+            new SeriesMissing,
+            new PinOverdrawn,
+            new BufferMissing,
             new I2cAddressShared,
             new I2cPulledHard,
             new ChannelMissing,
@@ -230,6 +247,7 @@ final class Shipped
             new ValueMissing,
             new ValueOutside,
             new ValueSpanUnknown,
+            new SwitchingImpossible,
             new RoutesFight,
             new PrecedenceIdle,
             new OffForGood,

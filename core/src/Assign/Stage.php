@@ -7,6 +7,8 @@ namespace Rundfunk\Assign;
 /** The order in which Assign works: outside in, what is shared first. */
 enum Stage: string
 {
+    /** Before what feeds it: what is on a module says what it draws. */
+    case Channel = 'channel';
     case Supply = 'supply';
     case Board = 'board';
     case Attachment = 'attachment';
@@ -16,7 +18,6 @@ enum Stage: string
     case Code = 'code';
     case Frame = 'frame';
     case End = 'end';
-    case Channel = 'channel';
     case Pin = 'pin';
     case Part = 'part';
 }

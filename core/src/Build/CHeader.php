@@ -63,7 +63,7 @@ final readonly class CHeader
         foreach ($plan->modulesOf($node) as $module) {
             $class = $this->knowledge->catalogue->classOf($module);
             $uses = $plan->pinUsesOf($module);
-            $carried = OnTerminal::carried($plan, $module);
+            $carried = OnTerminal::carried($plan, $module, $class);
             $order = array_flip(array_keys($class->terminals));
             usort($uses, static fn (PinUse $a, PinUse $b): int => ($order[$a->terminal] ?? 99) <=> ($order[$b->terminal] ?? 99));
             foreach ($uses as $use) {

@@ -15,8 +15,8 @@ use Rundfunk\Plan\Plan;
 /** What a module's terminals carry, and which way round: one truth for the wiring table and the header. */
 final readonly class OnTerminal
 {
-    /** @return array<string, list<Control|Output>> by terminal: a sensor has several readings on one */
-    public static function carried(Plan $plan, Module $module): array
+    /** @return array<string, list<Control|Output>> by terminal: a sensor has several readings on one, a motor several terminals */
+    public static function carried(Plan $plan, Module $module, ModuleClass $class): array
     {
         $carried = [];
         foreach ($plan->having(Output::class, 'moduleId', $module->id) as $output) {
@@ -27,6 +27,12 @@ final readonly class OnTerminal
         foreach ($plan->having(Control::class, 'moduleId', $module->id) as $control) {
             if ($control->terminal !== null) {
                 $carried[$control->terminal][] = $control;
+            }
+        }
+
+        foreach ($class->terminals as $terminal) {
+            if ($terminal->with !== null && isset($carried[$terminal->with])) {
+                $carried[$terminal->name] = $carried[$terminal->with];
             }
         }
 

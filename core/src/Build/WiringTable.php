@@ -89,17 +89,21 @@ final class WiringTable
         foreach ($this->plan->modulesOf($this->node) as $module) {
             $class = $this->catalogue->classOf($module);
             foreach ($class->supplyTerminals as $name => $goes) {
-                $rows[] = $goes === 'ground' ? $this->ground($module, $name) : $this->feed($board, $module, $class, $name);
+                $rows[] = match ($goes) {
+                    'ground' => $this->ground($module, $name),
+                    'load' => new WiringRow($module->name, $name, 'plus of the load', '', '', 'From a supply of its own for what it drives, fused at its terminal; grounds joined.'),
+                    default => $this->feed($board, $module, $class, $name),
+                };
                 $rows = [...$rows, ...$this->parts($module, $name, null)];
             }
             $uses = [];
             foreach ($this->plan->pinUsesOf($module) as $use) {
                 $uses[$use->terminal] ??= $use;
             }
-            $carried = OnTerminal::carried($this->plan, $module);
+            $carried = OnTerminal::carried($this->plan, $module, $class);
             foreach ($class->terminals as $terminal) {
                 $things = $carried[$terminal->name] ?? [];
-                if (isset($uses[$terminal->name]) || $things !== [] || $terminal->carries === null) {
+                if (isset($uses[$terminal->name]) || $things !== [] || ($terminal->carries === null && $terminal->with === null)) {
                     $rows = [...$rows, ...$this->signal($board, $module, $class, $terminal, $uses[$terminal->name] ?? null, $things)];
                 }
             }
@@ -176,7 +180,7 @@ final class WiringTable
         }
         $rows = [new WiringRow($module->name, $terminal->name, $use->pin ?? ($terminal->optional ? 'leave open' : '?'), OnTerminal::names($things), $use === null ? '' : $this->level($board, $module, $class, $terminal, $levels), $note)];
         $rows = [...$rows, ...$this->parts($module, $terminal->name, $levels)];
-        foreach ($class->carries === 'relay' ? $things : [] as $output) {
+        foreach ($class->carries === 'relay' && $terminal->with === null ? $things : [] as $output) {
             if ($output instanceof Output) {
                 $rows = [...$rows, ...self::contacts($module, $terminal, $output)];
             }
@@ -191,6 +195,8 @@ final class WiringTable
         $volts = Figures::significant($high).' V';
 
         return match (true) {
+            $terminal->carries === 'output' && $terminal->signal !== null => "{$volts}, {$terminal->signal->words()}",
+            $class->keepsState => 'high for 20 ms',
             $terminal->carries === 'output' => OnTerminal::switchesLow($this->plan, $module, $class, $terminal->name) ? 'low = on' : 'high = on',
             $terminal->contact => 'low = pressed',
             $terminal->needs === 'analogue' => "0–{$volts}",

@@ -17,6 +17,8 @@ final readonly class Board
      * @param  list<string>  $media  media for which it needs no module
      * @param  list<BoardInput>  $inputs  where it can be fed
      * @param  int  $memoryKb  for a program's data
+     * @param  list<Timer>  $timers  where two signals may want the same; none where each pin has its own
+     * @param  bool  $pixelsBlock  nothing is heard while it writes an addressable strip
      */
     public function __construct(
         public string $key,
@@ -33,6 +35,8 @@ final readonly class Board
         public array $inputs,
         public BoardLevels $levels,
         public int $memoryKb,
+        public array $timers = [],
+        public bool $pixelsBlock = false,
     ) {
     }
 
@@ -59,6 +63,8 @@ final readonly class Board
             array_map(BoardInput::from(...), $values->each('inputs')),
             BoardLevels::from($values->within('levels') ?? throw new LogicException('A board without levels.')),
             $values->whole('memoryKb'),
+            array_map(Timer::from(...), $values->each('timers')),
+            $values->has('pixelsBlock'),
         );
     }
 
@@ -71,6 +77,18 @@ final readonly class Board
     public function pin(string $name): ?BoardPin
     {
         return $this->pins[$name] ?? null;
+    }
+
+    /** The timer that makes the PWM of a pin; null where that has one of its own. */
+    public function timerOf(BoardPin $pin): ?Timer
+    {
+        foreach ($this->timers as $timer) {
+            if (in_array($pin->name, $timer->pins, true)) {
+                return $timer;
+            }
+        }
+
+        return null;
     }
 
     /** @param  string  $class  of a supply: "board-5v" */

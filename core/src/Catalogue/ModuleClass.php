@@ -16,13 +16,17 @@ final readonly class ModuleClass
 {
     /**
      * @param  array<string, Terminal>  $terminals  by name
-     * @param  array<string, string>  $supplyTerminals  name → "supply" or "ground"
+     * @param  array<string, string>  $supplyTerminals  name → "supply", "ground", or "load" for what it switches
      * @param  string|null  $medium  the medium it is a radio or transceiver for
      * @param  Role|null  $role  what it can do on that medium; null when both
      * @param  array<string, bool|float|int|string|null>  $figures  what its medium wants to know of it besides
      * @param  string|null  $carries  the kind of control or output on its channels
      * @param  int|null  $i2cPullUpOhm  of the resistors it carries, one a line
      * @param  list<string>  $reads  units of what a sensor measures
+     * @param  int|null  $bufferUf  the capacitor that it wants at its supply
+     * @param  bool  $ownSupply  no pin of a board is to feed it: its peaks reset the board
+     * @param  bool  $keepsState  what it switches stays as it was put, without power too
+     * @param  string|null  $loadPer  the setting of its output that its currents are multiplied by
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -49,6 +53,10 @@ final readonly class ModuleClass
         public array $reads = [],
         public ?int $i2cAddress = null,
         public ?int $i2cPullUpOhm = null,
+        public ?int $bufferUf = null,
+        public bool $ownSupply = false,
+        public bool $keepsState = false,
+        public ?string $loadPer = null,
     ) {
     }
 
@@ -90,6 +98,10 @@ final readonly class ModuleClass
             $values->texts('reads'),
             $values->within('i2c')?->whole('address'),
             $values->within('i2c')?->whole('pullUpOhm'),
+            $values->wholeOrNull('bufferUf'),
+            $values->has('ownSupply'),
+            $values->has('keepsState'),
+            $values->textOrNull('loadPer'),
         );
     }
 

@@ -16,6 +16,9 @@ final readonly class Terminal
      * @param  bool  $open  it is pulled low or let go, never driven high
      * @param  bool  $contact  a bare contact to ground, which nothing holds high but a pull-up
      * @param  int|null  $pullUpOhm  the resistor that it wants to its supply
+     * @param  string|null  $with  the channel that it belongs to: it needs a pin when something is on that
+     * @param  int|null  $seriesOhm  the resistor that it wants in its wire
+     * @param  float|null  $drawsMa  what it takes from the pin, where it lives on that and no supply
      */
     public function __construct(
         public string $name,
@@ -28,6 +31,10 @@ final readonly class Terminal
         public bool $open = false,
         public ?int $pullUpOhm = null,
         public bool $contact = false,
+        public ?string $with = null,
+        public ?Signal $signal = null,
+        public ?int $seriesOhm = null,
+        public ?float $drawsMa = null,
     ) {
     }
 
@@ -44,6 +51,10 @@ final readonly class Terminal
             $values->has('open'),
             $values->wholeOrNull('pullUpOhm'),
             $values->has('contact'),
+            $values->textOrNull('with'),
+            $values->choiceOrNull('signal', Signal::class) ?? ($values->text('needs') === 'pwm' ? Signal::Pwm : null),
+            $values->wholeOrNull('seriesOhm'),
+            $values->numberOrNull('drawsMa'),
         );
     }
 

@@ -19,8 +19,9 @@ final readonly class Demands
     /**
      * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $plain
      * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>>  $onBus  by module id
+     * @param  array<string, int>  $addresses  on an I²C bus, by module id
      */
-    private function __construct(private array $plain, private array $onBus, private ?Board $board)
+    private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses)
     {
     }
 
@@ -30,14 +31,18 @@ final readonly class Demands
         $board = $catalogue->boardOf($node);
         $plain = [];
         $onBus = [];
+        $addresses = [];
         foreach ($plan->modulesOf($node) as $module) {
+            $address = $catalogue->classOf($module)->i2cAddress;
+            $addresses += $address === null ? [] : [$module->id => $address];
             $uses = [];
             foreach ($plan->pinUsesOf($module) as $use) {
                 $uses[$use->terminal] ??= $use;
             }
             foreach ($catalogue->classOf($module)->terminals as $terminal) {
                 $use = $uses[$terminal->name] ?? null;
-                $idle = $terminal->optional || ($terminal->carries !== null && ! isset($carried[$module->id][$terminal->name]));
+                $channel = $terminal->with ?? ($terminal->carries === null ? null : $terminal->name);
+                $idle = $terminal->optional || ($channel !== null && ! isset($carried[$module->id][$channel]));
                 if ($idle && $use === null) {
                     continue;
                 }
@@ -46,13 +51,30 @@ final readonly class Demands
             }
         }
 
-        return new self($plain, $onBus, $board);
+        return new self($plain, $onBus, $board, $addresses);
     }
 
     /** @return list<string> ids of modules that need a bus */
     public function busModules(): array
     {
         return array_map(strval(...), array_keys($this->onBus));
+    }
+
+    /**
+     * @param  array<string, string>  $buses  module id → bus
+     * @return int how many answer to an address that another on their bus has
+     */
+    public function clashes(array $buses): int
+    {
+        $first = [];
+        $clashes = 0;
+        foreach ($this->addresses as $id => $address) {
+            $place = ($buses[$id] ?? '').' '.$address;
+            $clashes += isset($first[$place]) ? 1 : 0;
+            $first[$place] = true;
+        }
+
+        return $clashes;
     }
 
     /** @return string such as "spi": what kind of bus a module needs */
@@ -107,11 +129,15 @@ final readonly class Demands
     }
 
     /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}> */
+    public function all(): array
+    {
+        return array_merge($this->plain, ...array_values($this->onBus));
+    }
+
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}> */
     public function unmet(): array
     {
-        $wants = array_merge($this->plain, ...array_values($this->onBus));
-
-        return array_values(array_filter($wants, static fn (array $want): bool => $want['use'] === null));
+        return array_values(array_filter($this->all(), static fn (array $want): bool => $want['use'] === null));
     }
 
     /** @return array<string, array<string, bool>> module id → terminals that carry a control or an output, and whether that is a switch that stays as it is put */

@@ -28,6 +28,9 @@ final readonly class PinCost
     /** Rewiring something that could have stayed. */
     public const CHANGE = 10_000_000_000;
 
+    /** Two on one bus that answer to one address: worth moving both. */
+    public const ADDRESS_SHARED = 1_000_000_000_000;
+
     /** Leaving a terminal without a pin. */
     public const UNPLACED = 10_000_000_000_000;
 

@@ -13,7 +13,7 @@ use Rundfunk\Plan\PinUse;
 final readonly class PinFitness
 {
     /** @param  list<string>  $busesInUse such as "spi0" */
-    public function __construct(private Board $board, private array $busesInUse = [])
+    public function __construct(private Board $board, private array $busesInUse = [], private ?Timers $timers = null)
     {
     }
 
@@ -29,6 +29,7 @@ final readonly class PinFitness
             ! $pin->serves($terminal->needs) => PinObstacle::Incapable,
             $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
             $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
+            $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
             default => null,
         };
     }
@@ -44,6 +45,12 @@ final readonly class PinFitness
             + ($terminal->contact && ! $pin->hasPullUp ? PinCost::NO_PULL_UP : 0)
             + ($plain ? PinCost::TALENT * $pin->talents() : 0)
             + $pin->index;
+    }
+
+    /** Its signal is made at other pins of the board. */
+    public function isElsewhere(BoardPin $pin, Terminal $terminal): bool
+    {
+        return $this->timers?->isElsewhere($pin, $terminal) === true;
     }
 
     public function onConsole(PinUse $use): bool

@@ -12,4 +12,6 @@ enum PinObstacle
     case Strap;
     /** The pin must stay an output while its bus is in use. */
     case MustDrive;
+    /** Its timer makes another signal. */
+    case TimerTaken;
 }

@@ -44,11 +44,15 @@ final class PinPlanner
 
     public function on(Board $board, Demands $demands): PinPlan
     {
+        $timers = Timers::of($board, $demands->all());
         $best = null;
+        $least = 0;
         foreach ($this->busChoices($board, $demands) as $buses) {
-            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)));
-            if ($best === null || $candidate->cost < $best->cost) {
+            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)), $timers);
+            $cost = $candidate->cost + PinCost::ADDRESS_SHARED * $demands->clashes($buses);
+            if ($best === null || $cost < $least) {
                 $best = $candidate;
+                $least = $cost;
             }
         }
 
@@ -59,10 +63,10 @@ final class PinPlanner
      * @param  list<Demand>  $demands
      * @param  list<string>  $busesInUse
      */
-    private function match(Board $board, array $demands, array $busesInUse): PinPlan
+    private function match(Board $board, array $demands, array $busesInUse, Timers $timers): PinPlan
     {
         $pins = array_values($board->pins);
-        $fitness = new PinFitness($board, $busesInUse);
+        $fitness = new PinFitness($board, $busesInUse, $timers);
         $costs = array_map(
             static fn (Demand $demand): array => array_map(static fn (BoardPin $pin): ?int => $demand->cost($pin, $fitness), $pins),
             $demands,

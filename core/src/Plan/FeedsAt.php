@@ -19,13 +19,16 @@ enum FeedsAt: string
     /** Its 3.3 V pin, straight: past the regulator. */
     case ThreeVolt = '3v3';
 
+    /** Where a single lithium cell goes on a board with a charger: nothing else may. */
+    case Cell = 'cell';
+
     /** What hangs on the pin hangs on the supply itself: the class of that pin, or null. */
     public function pinClass(): ?string
     {
         return match ($this) {
             self::FiveVolt => 'board-5v',
             self::ThreeVolt => 'board-3v3',
-            self::Usb, self::Vin => null,
+            self::Usb, self::Vin, self::Cell => null,
         };
     }
 }

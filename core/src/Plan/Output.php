@@ -104,6 +104,14 @@ final readonly class Output implements Thing
         return $lowest === null || $highest === null || $highest <= $lowest ? null : new ValueSpan($lowest, $highest);
     }
 
+    /** @return int a whole number of its settings, as it stands or as its kind has it; 0 where there is no such */
+    public function setting(string $name): int
+    {
+        $set = $this->settings[$name] ?? $this->kind->settings()->field($name)?->default;
+
+        return is_int($set) ? $set : 0;
+    }
+
     /** Working it unasked can hurt. */
     public function isDangerous(): bool
     {

@@ -12,31 +12,61 @@ enum OutputKind: string
     case Relay = 'relay';
     case Lamp = 'lamp';
 
+    /** Let through for a share of the time: a dimmed light, a fan, a valve that is half open. */
+    case Pwm = 'pwm';
+
+    /** It goes to a place and holds it. */
+    case Servo = 'servo';
+
+    /** It turns both ways, as fast as it is told. */
+    case Motor = 'motor';
+
+    /** A string of lights, each with an address. */
+    case Strip = 'strip';
+
+    /** Something that is heard. */
+    case Tone = 'tone';
+
     /** Something a bought appliance or toy can do. */
     case Function = 'function';
 
     /** A text sent to a phone. */
     case Message = 'message';
 
+    public function words(): string
+    {
+        return match ($this) {
+            self::Pwm => 'dimmer (PWM)',
+            self::Strip => 'light strip',
+            default => $this->value,
+        };
+    }
+
     /** It is on a channel of a module of its node, and so on a pin. */
     public function isWired(): bool
     {
-        return $this === self::Relay || $this === self::Lamp;
+        return $this !== self::Function && $this !== self::Message;
     }
 
     /** It can be set to a speed, a level, a temperature, and is not only on or off. */
     public function takesValues(): bool
     {
-        return $this === self::Function;
+        return ! in_array($this, [self::Relay, self::Lamp, self::Message], true);
+    }
+
+    /** It has an off at all: a servo has places, and none of them is that. */
+    public function switches(): bool
+    {
+        return $this !== self::Servo;
     }
 
     /** @return list<NodeKind> where such an output can be */
     public function homes(): array
     {
         return match ($this) {
-            self::Relay, self::Lamp => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway],
             self::Function => [NodeKind::Fixture],
             self::Message => [NodeKind::Phone],
+            default => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway],
         };
     }
 
@@ -50,7 +80,25 @@ enum OutputKind: string
                 Field::whole('highest', -10_000, 10_000, 'The highest.')->nullable()->titled('to'),
                 Field::label('unit', 12, 'Unit of the value.')->titled('Unit'),
             ),
-            default => Shape::of(),
+            self::Pwm => Shape::of(...self::span(0, 100, '%')),
+            self::Servo => Shape::of(...self::span(-90, 90, '°')),
+            self::Motor => Shape::of(...self::span(-100, 100, '%')),
+            self::Tone => Shape::of(...self::span(0, 5_000, 'Hz')),
+            self::Strip => Shape::of(
+                Field::whole('pixels', 1, 2_000, 'How many lights it has.', 30)->titled('Lights'),
+                ...self::span(0, 255, ''),
+            ),
+            self::Relay, self::Lamp => Shape::of(),
         };
+    }
+
+    /** @return list<Field> */
+    private static function span(int $lowest, int $highest, string $unit): array
+    {
+        return [
+            Field::whole('lowest', -10_000, 10_000, 'The lowest value it is set to.', $lowest)->titled('From'),
+            Field::whole('highest', -10_000, 10_000, 'The highest.', $highest)->titled('to'),
+            Field::label('unit', 12, 'Unit of the value.', $unit)->titled('Unit'),
+        ];
     }
 }

@@ -49,9 +49,9 @@ final readonly class BoardFeeding
      */
     public static function feedsWell(Plan $before, Plan $after, Catalogue $catalogue, Node $node, Supply $feeder, BoardInput $input): bool
     {
-        $tree = new SupplyTree($after, $catalogue);
+        $verdicts = new Verdicts(new SupplyTree($after, $catalogue));
 
-        return $tree->fits($feeder, $input) && $tree->isSound($feeder) && ! $tree->brownsOut($feeder) && Feeding::unsuited($before, $after, $catalogue, $node) === [];
+        return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder) && ! $verdicts->brownsOut($feeder) && Feeding::unsuited($before, $after, $catalogue, $node) === [];
     }
 
     private static function of(Island $island, Node $node, string $source, ?string $regulator, BoardInput $input): self

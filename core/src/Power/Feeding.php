@@ -60,7 +60,7 @@ final readonly class Feeding
     {
         $supply = $module->supplyId === null ? null : $plan->find(Supply::kind(), $module->supplyId);
 
-        return $supply instanceof Supply && self::holds(new SupplyTree($plan, $catalogue), $supply, $catalogue->classOf($module), true);
+        return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), true);
     }
 
     /** @return list<Module> modules of a node that what feeds them suited before, and suits no more */
@@ -178,20 +178,23 @@ final readonly class Feeding
     /** @return Generator<FeedChoice> */
     private function ifSound(FeedChoice $choice): Generator
     {
-        if (self::holds(new SupplyTree($choice->in($this->plan), $this->catalogue), $choice->supply, $this->class, false)) {
+        if (self::holds(new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue)), $choice->supply, $this->class, false)) {
             yield $choice;
         }
     }
 
     /** @param  bool  $unknown  what nobody can tell is taken for sound */
-    private static function holds(SupplyTree $tree, Supply $supply, ModuleClass $class, bool $unknown): bool
+    private static function holds(Verdicts $verdicts, Supply $supply, ModuleClass $class, bool $unknown): bool
     {
-        $volts = $tree->volts($supply);
+        if ($class->ownSupply && $verdicts->tree->classOf($supply)->isBoardPin()) {
+            return false;
+        }
+        $volts = $verdicts->tree->volts($supply);
         if ($volts === null) {
-            return $unknown && $tree->isSound($supply);
+            return $unknown && $verdicts->isSound($supply);
         }
 
-        return $volts->isWithin($class->minV, $class->maxV) && $tree->isSound($supply);
+        return $volts->isWithin($class->minV, $class->maxV) && $verdicts->isSound($supply);
     }
 
     /** Why this one, in the words of a proposal. */
@@ -199,7 +202,7 @@ final readonly class Feeding
     {
         $tree = new SupplyTree($choice->in($plan), $catalogue);
         $class = $catalogue->classOf($choice->module);
-        $peak = Figures::significant($class->peakMa).' mA at most';
+        $peak = Figures::significant($tree->loadOf($choice->module)->peakMa).' mA at most';
         $limitMa = $tree->limitMa($choice->supply);
         $limit = $limitMa === null ? '' : ', and it is good for '.Figures::significant($limitMa).' mA';
         $wants = 'It wants '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V; ';

@@ -6,6 +6,8 @@ namespace Rundfunk\Power;
 
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Supply;
@@ -38,7 +40,7 @@ final readonly class Island
             $draft->put($one);
             array_map($draft->put(...), [...$modules, ...$supplies]);
             foreach ($modules as $module) {
-                array_map($draft->put(...), $plan->partsOf($module));
+                array_map($draft->put(...), [...$plan->partsOf($module), ...self::drawing($plan, $module)]);
             }
             foreach ([...self::above($plan, $modules, $supplies), ...self::below($plan, $supplies)] as $joined) {
                 if (! isset($seen[$joined->nodeId])) {
@@ -52,6 +54,12 @@ final readonly class Island
         }
 
         return new self($plan, $draft->plan());
+    }
+
+    /** @return list<Output> outputs whose size says what the module draws */
+    private static function drawing(Plan $plan, Module $module): array
+    {
+        return array_values(array_filter($plan->having(Output::class, 'moduleId', $module->id), static fn (Output $output): bool => $output->kind === OutputKind::Strip));
     }
 
     /**

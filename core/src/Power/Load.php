@@ -20,4 +20,9 @@ final readonly class Load
     {
         return new self($this->typicalMa + $other->typicalMa, $this->peakMa + $other->peakMa);
     }
+
+    public function times(int $count): self
+    {
+        return new self($this->typicalMa * $count, $this->peakMa * $count);
+    }
 }

@@ -49,7 +49,7 @@ final readonly class Refeeding
             $operations = [...$operations, ...$choice->operations()];
             $moved[] = $choice;
             $island = $island->with($choice->in($island->plan));
-            if (! (new SupplyTree($island->plan, $look->catalogue))->isOverloaded($supply)) {
+            if (! (new Verdicts(new SupplyTree($island->plan, $look->catalogue)))->isOverloaded($supply)) {
                 $label = count($moved) > 1 ? 'Feed '.count($moved).' modules otherwise' : self::label($look, $choice);
                 $modules = array_map(static fn (FeedChoice $one): Module => $one->module, $moved);
 
@@ -64,7 +64,7 @@ final readonly class Refeeding
     private static function below(SupplyTree $tree, Supply $supply): array
     {
         $modules = array_merge(...array_map($tree->fedBy(...), $tree->withAllBelow($supply)));
-        usort($modules, static fn (Module $a, Module $b): int => $tree->moduleClass($b)->peakMa <=> $tree->moduleClass($a)->peakMa);
+        usort($modules, static fn (Module $a, Module $b): int => $tree->loadOf($b)->peakMa <=> $tree->loadOf($a)->peakMa);
 
         return $modules;
     }
@@ -101,10 +101,16 @@ final readonly class Refeeding
     /** It and all that lives on it are what they should be, and feed no board with what it was not made for. */
     private static function isSoundBelow(Plan $plan, Look $look, Supply $top): bool
     {
-        $tree = new SupplyTree($plan, $look->catalogue);
+        $verdicts = new Verdicts(new SupplyTree($plan, $look->catalogue));
+        $tree = $verdicts->tree;
+        foreach ($tree->above($top) as $supply) {
+            if ($verdicts->brownsOut($supply)) {
+                return false;
+            }
+        }
         foreach ($tree->withAllBelow($top) as $supply) {
             $input = $tree->board($supply)?->input($tree->feedsAt($supply));
-            if (! $tree->isSound($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {
+            if (! $verdicts->isSound($supply) || $verdicts->brownsOut($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {
                 return false;
             }
             foreach ($tree->fedBy($supply) as $module) {

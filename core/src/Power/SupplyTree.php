@@ -16,6 +16,8 @@ use Rundfunk\Electrical\CopperPair;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
@@ -31,6 +33,9 @@ final class SupplyTree
     /** What a regulator on a board keeps for itself at its VIN pin: its output strays by so much. Common practice. */
     private const VIN_TOLERANCE = 4.0;
 
+    /** What the regulator of a board for a single cell keeps for itself. Data sheets of low-drop regulators, from memory. */
+    private const CELL_DROPOUT_V = 0.2;
+
     /** @var array<string, Volts|null> by supply */
     private array $volts = [];
 
@@ -42,9 +47,6 @@ final class SupplyTree
 
     /** @var array<string, bool> by supply */
     private array $circular = [];
-
-    /** @var array<string, bool> by supply */
-    private array $sound = [];
 
     /** @var array<string, Supply|null> by supply */
     private array $batteries = [];
@@ -106,7 +108,13 @@ final class SupplyTree
     /** What it gives is what such an input is made for; false where nobody can tell. */
     public function fits(Supply $supply, BoardInput $input): bool
     {
-        return $this->volts($supply)?->isWithin($input->minV, $input->maxV) === true;
+        return $this->volts($supply)?->isWithin($input->minV, $input->maxV) === true && $this->isChargedRightly($supply, $input);
+    }
+
+    /** What stands at the input for a cell is charged there: nothing but a cell of its kind may be. */
+    public function isChargedRightly(Supply $supply, BoardInput $input): bool
+    {
+        return $input->at !== FeedsAt::Cell || $this->classOf($supply)->cell?->chargedToV !== null;
     }
 
     /** @return list<Supply> it and all that live on it, at however many removes, each once */
@@ -246,9 +254,15 @@ final class SupplyTree
         if ($feeder !== null && ($at?->pinClass() === $pin->class || ($at === FeedsAt::Usb && $pin->class === FeedsAt::FiveVolt->pinClass()))) {
             return $this->volts($feeder);
         }
-        if ($at === FeedsAt::ThreeVolt) {
-            // A board that is fed behind its regulator has nothing on its 5 V pin.
+        $isFive = $pin->class === FeedsAt::FiveVolt->pinClass();
+        if ($at === FeedsAt::ThreeVolt || ($at === FeedsAt::Cell && $isFive)) {
+            // A board that is fed behind its regulator, or from a cell, has nothing on its 5 V pin.
             return new Volts(0.0, 0.0, 0.0);
+        }
+        $cell = $at === FeedsAt::Cell ? $this->volts($feeder) : null;
+        if ($cell !== null) {
+            // An empty cell is below what the regulator wants: its output goes down with it.
+            return new Volts(max(0.0, min($rail->volts * 0.98, $cell->minV - self::CELL_DROPOUT_V)), $rail->volts, $rail->volts * 1.02);
         }
 
         return Volts::within($rail->volts, $at === FeedsAt::Vin ? self::VIN_TOLERANCE : $this->classOf($pin)->tolerancePercent);
@@ -297,14 +311,35 @@ final class SupplyTree
             }
         }
         foreach ($this->fedBy($supply) as $module) {
-            $class = $this->catalogue->classOf($module);
-            $takes[] = new Take($module, $module->name, new Load($class->typicalMa, $class->peakMa));
+            $takes[] = new Take($module, $module->name, $this->loadOf($module));
         }
         foreach ($this->children($supply) as $child) {
             $takes[] = new Take($child, $child->name, $this->drawnBy($child));
         }
 
         return $takes;
+    }
+
+    /** What a module takes for itself, and for all that is on its channels. */
+    public function loadOf(Module $module): Load
+    {
+        $class = $this->catalogue->classOf($module);
+        $load = new Load($class->typicalMa, $class->peakMa);
+        if ($class->loadPer === null) {
+            return $load;
+        }
+        $outputs = $this->plan->having(Output::class, 'moduleId', $module->id);
+        $each = array_map(static fn (Output $output): int => $output->setting($class->loadPer), $outputs);
+
+        return $load->times($each === [] ? $this->usual($class, $class->loadPer) : array_sum($each));
+    }
+
+    /** As many as its kind of output has while nobody has said. */
+    private function usual(ModuleClass $class, string $setting): int
+    {
+        $usual = $class->carries === null ? null : OutputKind::tryFrom($class->carries)?->settings()->field($setting)?->default;
+
+        return is_int($usual) ? $usual : 1;
     }
 
     /** @return list<Module> that hang on it itself, on whatever node */
@@ -395,91 +430,5 @@ final class SupplyTree
         }
 
         return $this->batteries[$supply->id];
-    }
-
-    /** @return float|null what is left at the board that it feeds, with everything at its peak at once; null where it feeds none, or nobody can tell */
-    public function leftAtBoardV(Supply $supply): ?float
-    {
-        $volts = $this->volts($supply);
-
-        return $this->feedsAt($supply) === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->classOf($supply)->sourceOhm) * $this->load($supply)->peakMa / 1000);
-    }
-
-    /** The board that it feeds starts again when everything draws at once. */
-    public function brownsOut(Supply $supply): bool
-    {
-        $leftV = $this->leftAtBoardV($supply);
-        $board = $this->board($supply);
-
-        return $leftV !== null && $board !== null && $leftV < $board->own->brownOutV - 1e-6;
-    }
-
-    public function isOverloaded(Supply $supply): bool
-    {
-        $limitMa = $this->limitMa($supply);
-
-        return $limitMa !== null && $this->load($supply)->peakMa > $limitMa + 1e-6;
-    }
-
-    /** @return float|null what its input lacks for it to hold its output; null where nothing is lacking, or nothing known */
-    public function lackingV(Supply $supply): ?float
-    {
-        $takes = $this->classOf($supply)->takes;
-        $parent = $this->parent($supply);
-        $in = $parent === null ? null : $this->volts($parent);
-        $out = $this->volts($supply);
-        if ($takes === null || $in === null || $out === null) {
-            return null;
-        }
-        $boosts = $takes->efficiencyPercent !== null && $takes->dropoutV === 0.0;
-        $leastV = max($takes->minV ?? 0.0, $boosts ? 0.0 : $out->nominalV + $takes->dropoutV);
-
-        return $in->isBelow($leastV) ? $leastV - $in->minV : null;
-    }
-
-    /** Its input is more than it stands. */
-    public function isOverfed(Supply $supply): bool
-    {
-        $takes = $this->classOf($supply)->takes;
-        $parent = $this->parent($supply);
-
-        return $takes !== null && $parent !== null && $this->volts($parent)?->isAbove($takes->maxV) === true;
-    }
-
-    /** @return float watts that a linear regulator sheds as a rule; 0 for another */
-    public function heatW(Supply $supply): float
-    {
-        $parent = $this->parent($supply);
-        $in = $parent === null ? null : $this->volts($parent);
-        $out = $this->volts($supply);
-
-        return $this->classOf($supply)->sort !== SupplySort::Linear || $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->nominalV) * $this->load($supply)->typicalMa / 1000;
-    }
-
-    public function isTooHot(Supply $supply): bool
-    {
-        $heatW = $this->classOf($supply)->takes?->heatW;
-
-        return $heatW !== null && $this->heatW($supply) > $heatW + 1e-6;
-    }
-
-    /** Nothing is wrong with it or with what it lives on, as far as anybody can tell. */
-    public function isSound(Supply $supply): bool
-    {
-        if (! isset($this->sound[$supply->id])) {
-            $parent = $this->parent($supply);
-            $this->sound[$supply->id] = $this->isSoundItself($supply) && ($parent === null || $this->isSound($parent));
-        }
-
-        return $this->sound[$supply->id];
-    }
-
-    private function isSoundItself(Supply $supply): bool
-    {
-        $class = $this->classOf($supply);
-        $orphan = $class->sort->isFed() && $this->parent($supply) === null;
-        $gone = $class->isBoardPin() && $this->rail($supply) === null;
-
-        return ! $orphan && ! $gone && ! $this->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply);
     }
 }

@@ -24,6 +24,11 @@ final readonly class Shape
         return new self($byName);
     }
 
+    public function field(string $name): ?Field
+    {
+        return $this->fields[$name] ?? null;
+    }
+
     public function with(Field ...$fields): self
     {
         return self::of(...array_values($this->fields), ...$fields);

@@ -34,7 +34,7 @@ final readonly class KindsView
             ], ControlKind::cases()),
             'outputKinds' => array_map(static fn (OutputKind $kind): array => [
                 'key' => $kind->value,
-                'name' => $kind->value,
+                'name' => $kind->words(),
                 'wired' => $kind->isWired(),
                 'homes' => self::values($kind->homes()),
                 'settings' => SettingFields::of($kind->settings()),

@@ -8,9 +8,11 @@ use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\Demands;
 use Rundfunk\Pins\PinFitness;
 use Rundfunk\Pins\PinObstacle;
 use Rundfunk\Pins\PinWords;
+use Rundfunk\Pins\Timers;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
@@ -40,11 +42,13 @@ final readonly class ModulePinsView implements View
     public function of(string $of, Plan $plan, Knowledge $knowledge): ?ModulePins
     {
         $module = $plan->module($of);
-        $board = $knowledge->catalogue->boardOf($plan->node($module->nodeId));
+        $node = $plan->node($module->nodeId);
+        $board = $knowledge->catalogue->boardOf($node);
         if ($board === null) {
             return null;
         }
-        $fitness = new PinFitness($board, self::busesInUse($plan, $module, $board, $knowledge));
+        $timers = Timers::of($board, Demands::of($plan, $node, $knowledge->catalogue)->all());
+        $fitness = new PinFitness($board, self::busesInUse($plan, $module, $board, $knowledge), $timers);
         $switches = [];
         foreach ($plan->having(Control::class, 'moduleId', $module->id) as $control) {
             if ($control->kind === ControlKind::Switch && $control->terminal !== null) {
@@ -54,17 +58,18 @@ final readonly class ModulePinsView implements View
 
         return new ModulePins(array_map(static fn (Terminal $terminal): TerminalPins => new TerminalPins(
             $terminal->name,
-            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, isset($switches[$terminal->name])), array_values($board->pins)),
+            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, $timers, isset($switches[$terminal->name])), array_values($board->pins)),
         ), array_values($knowledge->catalogue->classOf($module)->terminals)));
     }
 
-    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, bool $latches): PinJudged
+    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, Timers $timers, bool $latches): PinJudged
     {
         $obstacle = $fitness->obstacle($pin, $terminal, $latches);
         $why = match ($obstacle) {
             PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->needs),
             PinObstacle::Strap => 'it decides at power-up whether the board starts',
             PinObstacle::MustDrive => 'it must stay an output while its bus is in use',
+            PinObstacle::TimerTaken => (string) $timers->inTheWay($pin, $terminal),
             null => implode('; ', array_filter([
                 $pin->console ? 'boot messages reach it' : '',
                 $pin->strap !== null ? 'a boot pin: nothing may hold it at power-up' : '',

@@ -14,6 +14,7 @@ use Rundfunk\Plan\Supply;
 use Rundfunk\Power\BatteryHours;
 use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Take;
+use Rundfunk\Power\Verdicts;
 use Rundfunk\View\Shown\BoardInputShown;
 use Rundfunk\View\Shown\FedModule;
 use Rundfunk\View\Shown\NodePower;
@@ -44,10 +45,11 @@ final readonly class NodePowerView implements View
         if ($node->kind->isBought()) {
             return null;
         }
-        $tree = new SupplyTree($plan, $knowledge->catalogue);
+        $verdicts = new Verdicts(new SupplyTree($plan, $knowledge->catalogue));
+        $tree = $verdicts->tree;
         $rows = [];
         foreach (self::inOrder($plan, $node, $tree) as [$supply, $depth]) {
-            $rows[] = self::row($plan, $knowledge, $tree, $supply, $depth);
+            $rows[] = self::row($plan, $knowledge, $verdicts, $supply, $depth);
         }
         $fed = array_values(array_filter($plan->modulesOf($node), static fn (Module $module): bool => $tree->moduleClass($module)->isFed()));
 
@@ -97,8 +99,9 @@ final readonly class NodePowerView implements View
         return $rows;
     }
 
-    private static function row(Plan $plan, Knowledge $knowledge, SupplyTree $tree, Supply $supply, int $depth): RailRow
+    private static function row(Plan $plan, Knowledge $knowledge, Verdicts $verdicts, Supply $supply, int $depth): RailRow
     {
+        $tree = $verdicts->tree;
         $load = $tree->load($supply);
         $limitMa = $tree->limitMa($supply);
 
@@ -112,8 +115,8 @@ final readonly class NodePowerView implements View
             round($load->typicalMa, 1),
             round($load->peakMa, 1),
             $limitMa === null ? null : round($limitMa, 1),
-            self::says($plan, $knowledge, $tree, $supply),
-            $tree->isSound($supply),
+            self::says($plan, $knowledge, $verdicts, $supply),
+            $verdicts->isSound($supply),
             array_map(static fn (Take $take): TakeShown => new TakeShown($take->by->id(), $take->name, (float) Figures::significant($take->load->typicalMa), (float) Figures::significant($take->load->peakMa)), $tree->takes($supply)),
         );
     }
@@ -143,12 +146,13 @@ final readonly class NodePowerView implements View
         return implode(', ', $words);
     }
 
-    private static function says(Plan $plan, Knowledge $knowledge, SupplyTree $tree, Supply $supply): string
+    private static function says(Plan $plan, Knowledge $knowledge, Verdicts $verdicts, Supply $supply): string
     {
+        $tree = $verdicts->tree;
         $load = $tree->load($supply);
         $limitMa = $tree->limitMa($supply);
         $says = [Figures::significant($load->typicalMa).' typical, '.Figures::significant($load->peakMa).' peak'.($limitMa === null ? ' mA' : ' of '.Figures::significant($limitMa).' mA')];
-        $heatW = $tree->heatW($supply);
+        $heatW = $verdicts->heatW($supply);
         if ($heatW >= 0.05) {
             $mostW = $tree->classOf($supply)->takes?->heatW;
             $says[] = Figures::significant($heatW).' W of heat'.($mostW === null ? '' : ' of '.Figures::significant($mostW));
@@ -178,12 +182,13 @@ final readonly class NodePowerView implements View
     {
         $class = $tree->moduleClass($module);
         $volts = $tree->voltsOf($module);
+        $load = $tree->loadOf($module);
 
         return new FedModule(
             $module->id,
             $class->minV <= 0.0 ? 'up to '.Figures::significant($class->maxV).' V' : Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V',
-            $class->typicalMa,
-            $class->peakMa,
+            $load->typicalMa,
+            $load->peakMa,
             $volts?->words(),
             $volts?->isWithin($class->minV, $class->maxV) === true,
         );

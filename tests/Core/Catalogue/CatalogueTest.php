@@ -16,7 +16,7 @@ final class CatalogueTest extends CoreTestCase
     public static function files(): iterable
     {
         $folder = dirname(__DIR__, 3).'/core/catalogue';
-        foreach (['boards' => 'board', 'modules' => 'module', 'regions' => 'region'] as $kind => $schema) {
+        foreach (['boards' => 'board', 'modules' => 'module', 'supplies' => 'supply', 'regions' => 'region'] as $kind => $schema) {
             foreach ((array) glob("{$folder}/{$kind}/*.json") as $path) {
                 yield basename((string) $path) => [(string) $path, "{$folder}/schema/{$schema}.schema.json"];
             }
@@ -38,6 +38,7 @@ final class CatalogueTest extends CoreTestCase
         yield '20 I/O' => ['8bit-5v-20io', 20];
         yield '70 I/O' => ['8bit-5v-70io', 70];
         yield '11 I/O' => ['wifi-3v3-11io', 11];
+        yield '13 I/O' => ['wifi-3v3-13io', 13];
         yield '26 I/O Wi-Fi' => ['wifi-3v3-26io', 26];
         yield '26 I/O' => ['32bit-3v3-26io', 26];
         yield '40 pins, 26 I/O' => ['computer-40pin', 26];

@@ -59,6 +59,38 @@ final class PinRulesTest extends CoreTestCase
             ['D11 of N is used twice'],
         ];
 
+        // Two of one address on a board with one bus: wired or not, there is no way; with two buses there is.
+        $faces = static fn (Sketch $s): Sketch => $s->module('f', 'n', 'display-i2c', 'Face', FedFrom::Board3V3)->module('g', 'n', 'display-i2c', 'Other face', FedFrom::Board3V3);
+        yield 'two displays, not wired yet' => ['i2c-address-shared', static fn (Sketch $s): Sketch => $faces($plain($s)), ['Face and Other face of N have one address on one bus']];
+        yield 'two displays on a board with two buses' => ['i2c-address-shared', static fn (Sketch $s): Sketch => $faces($s->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')), []];
+
+        // Timers of the 8-bit boards: a servo takes 1 (pins 9, 10), a tone 2 (3, 11), the clock has 0 (5, 6); of the large one 5, 2 and 0. From memory.
+        $servo = static fn (Sketch $s): Sketch => $s->module('s', 'n', 'servo-small', 'Servo', FedFrom::Own)->output('so', 'n', 'Flap', OutputKind::Servo, 's', 'SIG');
+        $fan = static fn (Sketch $s, string $pin): Sketch => $s->module('f', 'n', 'transistor-4v5', 'Fan')->output('fo', 'n', 'Air', OutputKind::Pwm, 'f', 'GATE')->wire('f', 'GATE', $pin);
+        $eye = static fn (Sketch $s, string $pin): Sketch => $s->module('e', 'n', 'infrared-emitter', 'Emitter', FedFrom::Board5V)->wire('e', 'IN', $pin);
+        yield 'PWM alone' => ['timer-taken', static fn (Sketch $s): Sketch => $fan($plain($s), 'D9'), []];
+        yield 'PWM beside a servo' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($fan($plain($s), 'D9')), ['D9 of N makes no PWM: timer 1 makes servo pulses']];
+        yield 'PWM of another timer beside a servo' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($fan($plain($s), 'D5')), []];
+        yield 'PWM beside a servo on the large board' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($fan($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), 'D9')), []];
+        yield 'PWM of the timer that a servo has on the large board' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($fan($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), 'D45')), ['D45 of N makes no PWM: timer 5 makes servo pulses']];
+        yield 'a carrier on the clock\'s timer' => ['timer-taken', static fn (Sketch $s): Sketch => $eye($plain($s), 'D5'), ['D5 of N makes no infrared carrier: timer 0 keeps the program\'s time']];
+        yield 'a carrier beside PWM of its timer' => ['timer-taken', static fn (Sketch $s): Sketch => $eye($fan($plain($s), 'D11'), 'D3'), ['D11 of N makes no PWM: timer 2 makes infrared carrier']];
+        yield 'a carrier beside PWM of another' => ['timer-taken', static fn (Sketch $s): Sketch => $eye($fan($plain($s), 'D6'), 'D3'), []];
+        yield 'a board whose pins have a timer each' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('f', 'n', 'transistor-2v5', 'Fan')->output('fo', 'n', 'Air', OutputKind::Pwm, 'f', 'GATE')->wire('f', 'GATE', 'IO25')), []];
+
+        // 30 µs a light with interrupts off: thirty of them swallow a mark and a space of any remote.
+        $strip = static fn (Sketch $s, int $lights): Sketch => $s->module('l', 'n', 'strip-pixels', 'Strip')->output('lo', 'n', 'Stairs', OutputKind::Strip, 'l', 'DIN', more: ['settings' => ['pixels' => $lights]])->wire('l', 'DIN', 'D6')->module('ear', 'n', 'infrared-receiver', 'Ear')->wire('ear', 'OUT', 'D2');
+        yield 'a strip beside an ear' => ['strip-deafens', static fn (Sketch $s): Sketch => $strip($plain($s), 30), ['Ear of N hears nothing while Strip is written']];
+        yield 'four lights beside an ear' => ['strip-deafens', static fn (Sketch $s): Sketch => $strip($plain($s), 4), []];
+        yield 'a strip beside an ear on a board that sends by itself' => ['strip-deafens', static fn (Sketch $s): Sketch => $strip($s->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io'), 30), []];
+        // Three bytes a light: 2 kB hold 682 of them, and a program besides some 400.
+        yield 'a strip that fits' => ['strip-too-long', static fn (Sketch $s): Sketch => $strip($plain($s), 409), []];
+        yield 'a strip that does not' => ['strip-too-long', static fn (Sketch $s): Sketch => $strip($plain($s), 410), ['410 lights of Stairs do not fit the memory of the 8-bit 5 V board, 20 I/O']];
+        $latch = static fn (Sketch $s, string $class, array $hazards): Sketch => $s->module('h', 'n', $class, 'Relay', FedFrom::Board5V)->output('ho', 'n', 'Heat', OutputKind::Relay, 'h', $class === 'relay-latching-1' ? 'SET' : 'IN1', more: ['hazards' => $hazards]);
+        yield 'a heater on a relay that latches' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $latch($plain($s), 'relay-latching-1', ['heat']), ['Heat stays on when its board is dead']];
+        yield 'a lamp on a relay that latches' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $latch($plain($s), 'relay-latching-1', []), []];
+        yield 'a heater on a relay that falls back' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $latch($plain($s), 'relay-bank-1-high', ['heat']), []];
+
         // E5: a serial port joins two ends, whatever may hang on an SPI bus.
         yield 'two modems on one port' => [
             'pin-used-twice',

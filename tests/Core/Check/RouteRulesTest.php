@@ -38,6 +38,13 @@ final class RouteRulesTest extends CoreTestCase
         yield 'a function of a bought thing' => ['function-without-hardware', static fn (Sketch $s): Sketch => $s->node('h', 'Heater', NodeKind::Fixture, null, null)->output('f', 'h', 'Heat', OutputKind::Function), []];
         yield 'a function of a board of ours' => ['function-without-hardware', static fn (Sketch $s): Sketch => $s->output('f', 'board', 'Heat', OutputKind::Function), ['Heat of Board is a function of nothing']];
 
+        $flap = static fn (Sketch $s, Action $action, ?int $value, OutputKind $kind): Sketch => $ends($s)->output('f', 'board', 'Flap', $kind)->route('k', $action, 'f', value: $value);
+        yield 'a servo to a place' => ['switching-impossible', static fn (Sketch $s): Sketch => $flap($s, Action::Set, 30, OutputKind::Servo), []];
+        yield 'a servo on' => ['switching-impossible', static fn (Sketch $s): Sketch => $flap($s, Action::On, null, OutputKind::Servo), ['Flap cannot "on"']];
+        yield 'a motor off' => ['switching-impossible', static fn (Sketch $s): Sketch => $flap($s, Action::Off, null, OutputKind::Motor), []];
+        yield 'a motor as fast as it goes' => ['value-outside', static fn (Sketch $s): Sketch => $flap($s, Action::Set, 100, OutputKind::Motor), []];
+        yield 'a motor faster' => ['value-outside', static fn (Sketch $s): Sketch => $flap($s, Action::Set, 101, OutputKind::Motor), ['Flap has no 101: it goes from -100 to 100']];
+
         yield 'a radio for the link' => ['endpoint-without-module', $link, []];
         yield 'no radio for the link' => [
             'endpoint-without-module',

@@ -16,6 +16,7 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Tests\Core\CoreTestCase;
 
@@ -216,6 +217,39 @@ final class PinPlannerTest extends CoreTestCase
         self::assertCount(6, array_unique($pins));
         self::assertSame([], self::found($plan, 'pin-used-twice'));
         self::assertSame([], self::found($plan, 'bus-split'));
+    }
+
+    public function test_two_displays_of_one_address_get_a_bus_each(): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('a', 'n', 'display-i2c', 'A')->module('b', 'n', 'display-i2c', 'B')->module('c', 'n', 'clock-i2c', 'C')->assigned();
+        self::assertCount(6, self::pins($plan));
+        self::assertSame([], self::found($plan, 'i2c-address-shared'));
+    }
+
+    public function test_signals_that_want_one_timer_are_kept_apart(): void
+    {
+        // Servo: timer 1; emitter: a timer of its own; two dimmers: what is left, and never the emitter's.
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('s', 'n', 'servo-small', 'Servo')->output('so', 'n', 'Flap', OutputKind::Servo, 's', 'SIG')
+            ->module('e', 'n', 'infrared-emitter', 'Emitter')
+            ->module('f', 'n', 'transistor-4v5', 'Fan')->output('fo', 'n', 'Air', OutputKind::Pwm, 'f', 'GATE')
+            ->module('g', 'n', 'transistor-4v5', 'Glow')->output('go', 'n', 'Light', OutputKind::Pwm, 'g', 'GATE')
+            ->assigned();
+        $pins = [];
+        foreach ($plan->pinUses() as $use) {
+            $pins[$plan->module($use->moduleId)->name] = $use->pin;
+        }
+        ksort($pins);
+        self::assertSame(['Emitter' => 'D3', 'Fan' => 'D5', 'Glow' => 'D6'], array_intersect_key($pins, ['Emitter' => 1, 'Fan' => 1, 'Glow' => 1]));
+        self::assertSame([], self::found($plan, 'timer-taken'));
+    }
+
+    public function test_a_motor_s_direction_pins_come_with_its_speed(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'motor-bridge-2', 'Motors');
+        self::assertCount(0, $sketch->assigned()->pinUses());
+        $plan = $sketch->output('o', 'n', 'Left', OutputKind::Motor)->assigned();
+        self::assertEqualsCanonicalizing(['ENA', 'IN1', 'IN2'], array_map(static fn (PinUse $use): string => $use->terminal, $plan->pinUses()));
     }
 
     public function test_what_is_wired_well_keeps_its_pins_when_the_board_is_too_full(): void

@@ -11,6 +11,7 @@ use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
 use Tests\Core\CoreTestCase;
 
@@ -60,6 +61,29 @@ final class LevelRulesTest extends CoreTestCase
         yield 'on a board of five' => ['relay-holds', $wired('8bit-5v-20io', 'relay-bank-1-low', FedFrom::Board5V, 'IN1'), []];
         yield 'a high-trigger relay on a board of three' => ['relay-holds', $wired('32bit-3v3-26io', 'relay-bank-1-high', FedFrom::Board5V, 'IN1'), []];
         yield 'behind a transistor' => ['relay-holds', $between($wired('32bit-3v3-26io', 'relay-bank-1-low', FedFrom::Board5V, 'IN1'), PartKind::Driver, ['ohms' => 4700], 'IN1'), []];
+
+        // A strip takes 0.7 of its supply for high, 3.5 V of five: more than a board of three gives. Behind it 390 Ω and 1000 µF (common practice).
+        $strip = static fn (string $board, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', 'strip-pixels', 'Strip', FedFrom::Own)->output('o', 'n', 'Stairs', OutputKind::Strip, 'm', 'DIN')->wire('m', 'DIN', $pin);
+        yield 'a strip on a board of three' => ['level-too-low', $strip('wifi-3v3-26io', 'IO25'), ['A high of 3.2 V from N is below the 3.5 V that Strip DIN takes for one']];
+        yield 'a strip behind a shifter' => ['level-too-low', $between($strip('wifi-3v3-26io', 'IO25'), PartKind::Shifter, [], 'DIN'), []];
+        yield 'a strip on a board of five' => ['level-too-low', $strip('8bit-5v-20io', 'D6'), []];
+        yield 'a strip without its resistor' => ['series-missing', $strip('8bit-5v-20io', 'D6'), ['Strip DIN of N hangs on its pin without a resistor']];
+        yield 'a strip with it' => ['series-missing', $between($strip('8bit-5v-20io', 'D6'), PartKind::SeriesResistor, ['ohms' => 390], 'DIN'), []];
+        yield 'a strip without its capacitor' => ['buffer-missing', $strip('8bit-5v-20io', 'D6'), ['Nothing takes the jumps of what Strip draws']];
+        yield 'a strip with one' => ['buffer-missing', $between($strip('8bit-5v-20io', 'D6'), PartKind::Capacitor, ['microfarads' => 470], '5V'), []];
+        yield 'a strip with one that is too small' => ['buffer-missing', $between($strip('8bit-5v-20io', 'D6'), PartKind::Capacitor, ['microfarads' => 100], '5V'), ['Nothing takes the jumps of what Strip draws']];
+
+        // A MOSFET is on from the voltage at which its sheet states the resistance: 2.5 V for a board of three, 4.5 for one of five.
+        $gate = static fn (string $board, string $class, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Switch')->output('o', 'n', 'Fan', OutputKind::Pwm, 'm', 'GATE')->wire('m', 'GATE', $pin);
+        yield 'a gate of 4.5 V on a board of three' => ['level-too-low', $gate('wifi-3v3-26io', 'transistor-4v5', 'IO25'), ['A high of 3.2 V from N is below the 4.5 V that Switch GATE takes for one']];
+        yield 'a gate of 2.5 V on a board of three' => ['level-too-low', $gate('wifi-3v3-26io', 'transistor-2v5', 'IO25'), []];
+        yield 'a gate of 4.5 V on a board of five' => ['level-too-low', $gate('8bit-5v-20io', 'transistor-4v5', 'D3'), []];
+
+        // 30 mA: more than the 20 of one class, than the 12 of another, and than the 20 that the latter stands at all.
+        $buzzer = static fn (string $board, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', 'buzzer', 'Buzzer')->output('o', 'n', 'Beep', OutputKind::Tone, 'm', 'SIG')->wire('m', 'SIG', $pin);
+        yield 'a buzzer on a pin of 20 mA' => ['pin-overdrawn', $buzzer('8bit-5v-20io', 'D4'), ['Buzzer takes 30 mA from D4 of N, which gives 20']];
+        yield 'a buzzer on a pin of 12 mA' => ['pin-overdrawn', $buzzer('wifi-3v3-11io', 'IO4'), ['Buzzer takes 30 mA from IO4 of N, which gives 12']];
+        yield 'a buzzer behind a transistor' => ['pin-overdrawn', $between($buzzer('8bit-5v-20io', 'D4'), PartKind::Driver, ['ohms' => 1600], 'SIG'), []];
 
         $key = static fn (string $board, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', 'button-pad-1', 'Key')->wire('m', 'K1', $pin);
         yield 'a key on a pin that holds it up' => ['pull-up-missing', $key('wifi-3v3-26io', 'IO25'), []];

@@ -12,6 +12,7 @@ use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
@@ -107,6 +108,20 @@ final class SupplyEdgesTest extends CoreTestCase
         self::assertSame(self::ids($edited->plan), $after);
         // And B's page is shown anew: its relay gets less now.
         self::assertTrue($edited->impact()->reaches(ThingKind::Node, $sketch->id('b')));
+    }
+
+    public function test_a_strip_that_grows_is_felt_by_whatever_lives_on_the_same_supply(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-1a', 'Plug')
+            ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->supply('line', 'far', 'line', 'Line', 'plug')->supply('step', 'far', 'line', 'Step', 'line')
+            ->module('l', 'far', 'strip-pixels', 'Strip', 'step')->output('o', 'far', 'Stairs', OutputKind::Strip, 'l', 'DIN', more: ['settings' => ['pixels' => 10]]);
+        $plan = $sketch->plan();
+        $found = self::checker()->check($plan);
+        self::assertSame([], array_filter($found->all(), static fn (Finding $finding): bool => $finding->rule() === 'weak-rail'));
+        $edited = (new Editor(self::knowledge()))->apply($plan, [Operation::change(ThingKind::Output, $sketch->id('o'), ['settings' => ['pixels' => 200]])]);
+        $whole = self::checker()->check($edited->plan);
+        self::assertEquals($whole, self::checker()->recheck($edited, $found));
+        self::assertNotSame([], array_filter($whole->all(), static fn (Finding $finding): bool => $finding->rule() === 'weak-rail'));
     }
 
     public function test_assign_counts_what_other_nodes_hang_on_a_supply(): void

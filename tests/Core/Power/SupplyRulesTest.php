@@ -12,6 +12,7 @@ use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: what feeds what, and what each rule about supplies must say of it. Figures: the catalogue's, from data sheets of the classes (from memory). */
@@ -110,6 +111,27 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'an adapter on itself' => ['supply-in-circle', static fn (Sketch $s): Sketch => $on($s)->supply('s', 'n', 'regulator-adapter', 'Feed')->refeed('s', 's'), ['Feed lives on itself']];
         yield 'two that live on each other' => ['supply-in-circle', static fn (Sketch $s): Sketch => $on($s)->supply('a', 'n', 'buck', 'A')->supply('b', 'n', 'buck', 'B', 'a')->refeed('a', 'b'), ['A lives on B, and so on itself', 'B lives on A, and so on itself']];
         yield 'one that hangs on a circle' => ['supply-in-circle', static fn (Sketch $s): Sketch => $on($s)->supply('a', 'n', 'buck', 'A')->refeed('a', 'a')->supply('b', 'n', 'buck', 'B', 'a'), ['A lives on itself']];
+
+        // 700 mA as it stalls: never from the pin of its board (common practice), however much that gives.
+        yield 'a servo on the pin of its board' => ['fed-from-board-pin', $with('servo-small', FedFrom::Board5V), ['Part lives on the 5V pin of its board']];
+        yield 'a servo on a supply of its own' => ['fed-from-board-pin', $with('servo-small', FedFrom::Own), []];
+        yield 'coils on the pin of a board' => ['fed-from-board-pin', $with('relay-bank-1-low', FedFrom::Board5V), []];
+        // 60 mA a light (trade book): sixteen of them are what a plug of an ampere gives.
+        $strip = static fn (int $lights): Closure => static fn (Sketch $s): Sketch => $on($s)->supply('plug', 'n', 'plug-5v-1a', 'Plug')->module('l', 'n', 'strip-pixels', 'Strip', 'plug')->output('o', 'n', 'Stairs', OutputKind::Strip, 'l', 'DIN', more: ['settings' => ['pixels' => $lights]]);
+        yield 'sixteen lights on an ampere' => ['weak-rail', $strip(16), []];
+        yield 'seventeen lights on an ampere' => ['weak-rail', $strip(17), ['More is asked of Plug than it gives']];
+
+        // What is at the pads of a charger is charged.
+        $pads = static fn (string $class, array $more = []): Closure => static fn (Sketch $s): Sketch => $on($s, 'wifi-3v3-13io')->supply('s', 'n', $class, 'Feed', null, FeedsAt::Cell, $more);
+        yield 'a lithium cell at the pads' => ['board-input-unfit', $pads('li-ion-cell'), []];
+        yield 'three alkaline cells at the pads' => ['board-input-unfit', $pads('alkaline-3'), ['N would charge Feed, which is no lithium cell']];
+        yield 'a bench supply at the pads' => ['board-input-unfit', $pads('bench', ['volts' => 3.7]), ['N would charge Feed, which is no lithium cell']];
+        yield 'a cell at a board without pads' => ['board-input-unfit', static fn (Sketch $s): Sketch => $on($s)->supply('s', 'n', 'li-ion-cell', 'Feed', null, FeedsAt::Cell), ['N has no such input as Feed is to feed it at']];
+        yield 'a cell and USB' => ['board-fed-twice', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->supply('u', 'n', 'usb-port', 'Port', null, FeedsAt::Usb), []];
+        yield 'a cell, USB and a plug' => ['board-fed-twice', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->supply('u', 'n', 'usb-port', 'Port', null, FeedsAt::Usb)->supply('p', 'n', 'plug-5v-1a', 'Plug', null, FeedsAt::FiveVolt), ['N is fed by Feed and Port and Plug']];
+        yield 'relays of five volts on a board that lives on a cell' => ['supply-too-low', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->module('m', 'n', 'relay-bank-1-low', 'Relay', FedFrom::Board5V), ['Relay gets 0 V from 5V pin and needs 4.75']];
+        // 3.0 V of an empty cell, 0.2 V for the regulator: 2.8 are left of 3.3.
+        yield 'a climate sensor on a board whose cell is empty' => ['supply-too-low', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->module('m', 'n', 'sensor-climate', 'Air', FedFrom::Board3V3), ['Air gets 2.8 to 3.37 V from 3V3 pin and needs 3']];
 
         yield 'a pin of a board' => ['rail-missing', $with('packet-radio-plain', FedFrom::Board3V3), []];
         yield 'a pin of no board' => ['rail-missing', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, null)->module('m', 'n', 'packet-radio-plain', 'Part', FedFrom::Board3V3), ['N has no board with 3V3 pin']];

@@ -17,6 +17,7 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\BatteryHours;
 use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 use Rundfunk\Shipped;
 use Tests\Core\CoreTestCase;
 
@@ -134,7 +135,7 @@ final class PowerViewsTest extends CoreTestCase
     {
         $plan = self::linden();
         foreach ($plan->of(Supply::class) as $supply) {
-            self::assertTrue(self::tree($plan)->isSound($supply), $supply->name);
+            self::assertTrue((new Verdicts(self::tree($plan)))->isSound($supply), $supply->name);
             self::assertNotNull(self::tree($plan)->volts($supply), $supply->name);
         }
     }

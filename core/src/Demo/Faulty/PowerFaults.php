@@ -23,6 +23,7 @@ final readonly class PowerFaults
         self::regulators($sketch);
         self::boards($sketch);
         self::levels($sketch);
+        self::drives($sketch);
     }
 
     private static function feeds(Sketch $sketch): void
@@ -88,6 +89,36 @@ final readonly class PowerFaults
             // board-browns-out: old cells for a board that wants half an ampere at once
             ->node('cellar-7', 'Cellar 7', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')
             ->supply('cellar-tired', 'cellar-7', 'bench', 'Long thin leads', null, FeedsAt::FiveVolt, ['sourceOhm' => 6.0]);
+    }
+
+    private static function drives(Sketch $sketch): void
+    {
+        $sketch
+            // timer-taken: a dimmer on a pin whose timer a servo has; fed-from-board-pin; switching-impossible
+            ->node('cellar-12', 'Cellar 12', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->module('cellar-flap', 'cellar-12', 'servo-small', 'Servo', FedFrom::Board5V)
+            ->output('cellar-flap-out', 'cellar-12', 'Flap', OutputKind::Servo, 'cellar-flap', 'SIG')
+            ->wire('cellar-flap', 'SIG', 'D7')
+            ->module('cellar-dim', 'cellar-12', 'transistor-4v5', 'Dimmer')
+            ->output('cellar-dim-out', 'cellar-12', 'Cellar glow', OutputKind::Pwm, 'cellar-dim', 'GATE')
+            ->wire('cellar-dim', 'GATE', 'D9')
+            ->module('cellar-pad', 'cellar-12', 'button-pad-1', 'Pad')
+            ->control('cellar-flip', 'cellar-12', 'Flip', ControlKind::Button, 'cellar-pad', 'K1')
+            ->route('cellar-flip', Action::Toggle, 'cellar-flap-out')
+            // pin-overdrawn
+            ->module('cellar-beep', 'cellar-12', 'buzzer', 'Buzzer')
+            ->output('cellar-beep-out', 'cellar-12', 'Beep', OutputKind::Tone, 'cellar-beep', 'SIG')
+            ->wire('cellar-beep', 'SIG', 'D8')
+            // strip-deafens, strip-too-long, series-missing, buffer-missing
+            ->node('cellar-13', 'Cellar 13', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->module('cellar-strip', 'cellar-13', 'strip-pixels', 'Strip')
+            ->output('cellar-strip-out', 'cellar-13', 'Stair light', OutputKind::Strip, 'cellar-strip', 'DIN', more: ['settings' => ['pixels' => 600]])
+            ->wire('cellar-strip', 'DIN', 'D6')
+            ->module('cellar-ear', 'cellar-13', 'infrared-receiver', 'Ear', FedFrom::Board5V)
+            ->wire('cellar-ear', 'OUT', 'D2')
+            // hazard-keeps-state
+            ->module('cellar-latch', 'cellar-13', 'relay-latching-1', 'Latch', FedFrom::Board5V)
+            ->output('cellar-heat', 'cellar-13', 'Cellar heater', OutputKind::Relay, 'cellar-latch', 'SET', '2 kW heater', ['hazards' => ['heat', 'mains']]);
     }
 
     private static function levels(Sketch $sketch): void

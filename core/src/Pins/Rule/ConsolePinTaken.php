@@ -18,7 +18,8 @@ final readonly class ConsolePinTaken implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        if ($wire->pin?->console !== true) {
+        // What cannot work there at all has a finding that says more.
+        if ($wire->pin?->console !== true || ! $wire->pin->serves($wire->terminal->needs)) {
             return [];
         }
 

@@ -21,7 +21,7 @@ final readonly class LevelParts
     public static function fitting(Plan $plan, WireLevels $levels): self
     {
         $divider = $levels->isTooHigh() || $levels->divider() !== null ? $levels->dividerThatFits() : null;
-        $without = array_values(array_filter($levels->parts, static fn (Part $part): bool => in_array($part->kind, [PartKind::Divider, PartKind::SeriesResistor], true)));
+        $without = array_values(array_filter($levels->parts, static fn (Part $part): bool => $part->kind === PartKind::Divider || ($part->kind === PartKind::SeriesResistor && $levels->wire->terminal->seriesOhm === null)));
         if ($divider === null) {
             // A high that is enough by itself needs nothing; only what was put there spoils it.
             $straight = $without !== [] && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
@@ -47,6 +47,30 @@ final readonly class LevelParts
         $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::PullUp->value), $moduleId, $terminal, PartKind::PullUp, $ohms);
 
         return new self('pull-up resistor '.Figures::ohms($ohms), [Operation::add($part)]);
+    }
+
+    /** The resistor that a wire wants in it. */
+    public static function series(Plan $plan, string $moduleId, string $terminal, float $ohms): self
+    {
+        $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::SeriesResistor->value), $moduleId, $terminal, PartKind::SeriesResistor, $ohms);
+
+        return new self('resistor in series '.Figures::ohms($ohms), [Operation::add($part)]);
+    }
+
+    /** The transistor that takes what a pin cannot give. */
+    public static function driver(Plan $plan, string $moduleId, string $terminal, float $baseOhm): self
+    {
+        $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::Driver->value), $moduleId, $terminal, PartKind::Driver, $baseOhm);
+
+        return new self('NPN transistor, '.Figures::ohms($baseOhm).' to its base', [Operation::add($part)]);
+    }
+
+    /** The capacitor that takes the peaks of what a module draws. */
+    public static function buffer(Plan $plan, string $moduleId, string $terminal, float $microfarads): self
+    {
+        $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::Capacitor->value), $moduleId, $terminal, PartKind::Capacitor, microfarads: $microfarads);
+
+        return new self('capacitor '.Figures::significant($microfarads).' µF', [Operation::add($part)]);
     }
 
     private static function add(Plan $plan, WireLevels $levels, PartKind $kind, ?float $ohms = null, ?float $lowerOhms = null): Operation

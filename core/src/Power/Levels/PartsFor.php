@@ -30,9 +30,14 @@ final readonly class PartsFor
         $after = new Wiring($fed, $look->catalogue, new SupplyTree($fed, $look->catalogue));
         $operations = [];
         foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
-            if (in_array($wire->module->id, $ids, true) && ! self::isWrong($before, $wire)) {
-                $now = $fed->module($wire->module->id);
-                $operations = [...$operations, ...self::of($look->plan, $after, new Wire($wire->node, $wire->board, $now, $wire->terminal, $wire->use, $wire->pin))];
+            if (in_array($wire->module->id, $ids, true)) {
+                $now = new Wire($wire->node, $wire->board, $fed->module($wire->module->id), $wire->terminal, $wire->use, $wire->pin);
+                // What was wrong before has a finding of its own, with its own fix.
+                $operations = [
+                    ...$operations,
+                    ...($before->levels($wire)?->isWrong() === true ? [] : self::fitting($look->plan, $after, $now)),
+                    ...self::wanted($look->plan, $after, $now, array_column(Wanted::at($look->plan, $before, $wire), 'name')),
+                ];
             }
         }
 
@@ -55,7 +60,8 @@ final readonly class PartsFor
             $board = $look->board($node);
             $terminal = $look->catalogue->classOf($module)->terminal($use->terminal);
             if ($board !== null && $terminal !== null) {
-                $operations = [...$operations, ...self::of($look->plan, $wiring, new Wire($node, $board, $module, $terminal, $use, $board->pin($use->pin)))];
+                $wire = new Wire($node, $board, $module, $terminal, $use, $board->pin($use->pin));
+                $operations = [...$operations, ...self::fitting($look->plan, $wiring, $wire), ...self::wanted($look->plan, $wiring, $wire, [])];
             }
         }
 
@@ -63,19 +69,21 @@ final readonly class PartsFor
     }
 
     /** @return list<Operation> */
-    private static function of(Plan $plan, Wiring $wiring, Wire $wire): array
+    private static function fitting(Plan $plan, Wiring $wiring, Wire $wire): array
     {
         $levels = $wiring->levels($wire);
-        $ohms = $wiring->missingPullUpOhm($wire);
 
-        return [
-            ...($levels !== null && $levels->isWrong() ? LevelParts::fitting($plan, $levels)->operations : []),
-            ...($ohms === null ? [] : LevelParts::pullUp($plan, $wire->module->id, $wire->terminal->name, $ohms)->operations),
-        ];
+        return $levels !== null && $levels->isWrong() ? LevelParts::fitting($plan, $levels)->operations : [];
     }
 
-    private static function isWrong(Wiring $wiring, Wire $wire): bool
+    /**
+     * @param  list<string>  $but  names of what was wanted before
+     * @return list<Operation>
+     */
+    private static function wanted(Plan $plan, Wiring $wiring, Wire $wire, array $but): array
     {
-        return $wiring->levels($wire)?->isWrong() === true || $wiring->missingPullUpOhm($wire) !== null;
+        $new = array_filter(Wanted::at($plan, $wiring, $wire), static fn (Wanted $wanted): bool => ! in_array($wanted->name, $but, true));
+
+        return array_merge(...array_map(static fn (Wanted $wanted): array => $wanted->parts->operations, array_values($new)));
     }
 }

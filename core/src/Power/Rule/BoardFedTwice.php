@@ -10,6 +10,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
@@ -23,7 +24,9 @@ final readonly class BoardFedTwice implements NodeRule
     public function check(Node $node, Look $look): iterable
     {
         $feeders = SupplyTree::in($look)->feedersOf($node);
-        if (count($feeders) < 2) {
+        // A cell at the pads of a charger is what USB is to charge.
+        $cells = array_filter($feeders, static fn (Supply $supply): bool => $supply->feedsAt === FeedsAt::Cell);
+        if (count($feeders) < 2 || (count($feeders) === 2 && count($cells) === 1)) {
             return [];
         }
         $names = implode(' and ', array_map(static fn (Supply $supply): string => $supply->name, $feeders));

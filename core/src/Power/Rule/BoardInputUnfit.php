@@ -42,6 +42,17 @@ final readonly class BoardInputUnfit implements SupplyRule
                 $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
             )];
         }
+        if (! $tree->isChargedRightly($supply, $input)) {
+            $better = Refeeding::input($look, $supply);
+
+            return [Finding::fault(
+                "{$node->name} would charge {$supply->name}, which is no lithium cell",
+                At::supply($look, $supply, 'feedsAt'),
+                "Its {$input->name} are where its charger gives 4.2 V. Other batteries leak, vent or burn on that; a power supply is fed back.",
+                'One protected lithium cell there, or another input of the board.',
+                $better === null ? null : Fix::change("Feed it at its {$better->name}", $supply, ['feedsAt' => $better->at->value]),
+            )];
+        }
         if ($volts === null || $volts->isWithin($input->minV, $input->maxV)) {
             return [];
         }

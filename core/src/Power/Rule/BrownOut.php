@@ -12,7 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
-use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** A supply that sags below what the board starts again at, when everything is at its peak at once. */
 #[Finds('board-browns-out', WorkStep::PinsAndPower)]
@@ -20,11 +20,12 @@ final readonly class BrownOut implements SupplyRule
 {
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
         $board = $tree->board($supply);
-        $leftV = $tree->leftAtBoardV($supply);
+        $leftV = $verdicts->leftAtBoardV($supply);
         // A supply that was never made for the input is another finding.
-        if ($board === null || $leftV === null || ! $tree->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($tree->feedsAt($supply))->minV ?? 0.0) === true) {
+        if ($board === null || $leftV === null || ! $verdicts->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($tree->feedsAt($supply))->minV ?? 0.0) === true) {
             return [];
         }
         $ownOhm = $supply->sourceOhm ?? $tree->classOf($supply)->sourceOhm;

@@ -12,7 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
-use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** A regulator that gets too little to hold its output. */
 #[Finds('regulator-drops-out', WorkStep::PinsAndPower)]
@@ -20,8 +20,9 @@ final readonly class RegulatorDropsOut implements SupplyRule
 {
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
-        $lackingV = $tree->lackingV($supply);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
+        $lackingV = $verdicts->lackingV($supply);
         $parent = $tree->parent($supply);
         if ($lackingV === null || $parent === null || $tree->isCircular($supply)) {
             return [];

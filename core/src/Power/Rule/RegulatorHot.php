@@ -12,7 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
-use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** A linear regulator that must shed more heat than its package can. */
 #[Finds('regulator-hot', WorkStep::PinsAndPower)]
@@ -20,12 +20,13 @@ final readonly class RegulatorHot implements SupplyRule
 {
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
         $mostW = $tree->classOf($supply)->takes?->heatW;
-        if ($mostW === null || ! $tree->isTooHot($supply)) {
+        if ($mostW === null || ! $verdicts->isTooHot($supply)) {
             return [];
         }
-        $heatW = $tree->heatW($supply);
+        $heatW = $verdicts->heatW($supply);
         $typical = Figures::significant($tree->load($supply)->typicalMa);
 
         return [Finding::fault(

@@ -12,7 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
-use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** A regulator that gets more than it stands. */
 #[Finds('regulator-overfed', WorkStep::PinsAndPower)]
@@ -20,10 +20,11 @@ final readonly class RegulatorOverfed implements SupplyRule
 {
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
         $parent = $tree->parent($supply);
         $takes = $tree->classOf($supply)->takes;
-        if (! $tree->isOverfed($supply) || $parent === null || $takes === null) {
+        if (! $verdicts->isOverfed($supply) || $parent === null || $takes === null) {
             return [];
         }
 

@@ -13,6 +13,7 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
 use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
+use Rundfunk\Power\SupplyTree;
 
 /** A module that takes current, and nothing gives it any. */
 #[Finds('supply-missing', WorkStep::PinsAndPower)]
@@ -21,17 +22,18 @@ final readonly class SupplyMissing implements ModuleRule
     public function check(Module $module, Look $look): iterable
     {
         $class = $look->catalogue->classOf($module);
-        if ($module->supplyId !== null || ! $class->isFed() || $class->peakMa === 0.0) {
+        $peakMa = SupplyTree::in($look)->loadOf($module)->peakMa;
+        if ($module->supplyId !== null || ! $class->isFed() || $peakMa === 0.0) {
             return [];
         }
 
         return [Finding::warning(
             "Nothing feeds {$module->name} of {$look->plan->node($module->nodeId)->name}",
             At::module($look, $module, 'supplyId'),
-            'It wants '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V and takes '.Figures::significant($class->peakMa).' mA at most; the plan does not say from where.',
+            'It wants '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V and takes '.Figures::significant($peakMa).' mA at most; the plan does not say from where.',
             'Say what feeds it, or let Assign choose.',
             Refeeding::fix($look, $module),
-            numbers: ['peak_ma' => $class->peakMa],
+            numbers: ['peak_ma' => $peakMa],
         )];
     }
 }

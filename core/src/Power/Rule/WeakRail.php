@@ -15,8 +15,8 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
 use Rundfunk\Power\Refeeding;
-use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Take;
+use Rundfunk\Power\Verdicts;
 
 /** More current is drawn from a supply than it can give: above all by an amplified radio from a weak 3.3 V pin. */
 #[Finds('weak-rail', WorkStep::PinsAndPower)]
@@ -24,10 +24,11 @@ final readonly class WeakRail implements SupplyRule
 {
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
         $limitMa = $tree->limitMa($supply);
         $peakMa = $tree->load($supply)->peakMa;
-        if ($limitMa === null || ! $tree->isOverloaded($supply)) {
+        if ($limitMa === null || ! $verdicts->isOverloaded($supply)) {
             return [];
         }
         $takes = $tree->takes($supply);

@@ -17,6 +17,7 @@ use Rundfunk\Plan\Supply;
 use Rundfunk\Power\FeedChoice;
 use Rundfunk\Power\Feeding;
 use Rundfunk\Power\Island;
+use Rundfunk\Power\SupplyTree;
 
 /** What feeds a module: the cheapest that suits it and bears it. What is sound already, or kept, stays. */
 final readonly class SupplyStep implements Step
@@ -60,6 +61,7 @@ final readonly class SupplyStep implements Step
     /** @return list<Module> those that are fed by nothing, then those that are fed wrongly: what asks most first, for it is what overloads */
     private function waiting(Plan $plan, Node $node, Catalogue $catalogue): array
     {
+        $tree = new SupplyTree($plan, $catalogue);
         $new = [];
         $wrong = [];
         foreach ($plan->modulesOf($node) as $module) {
@@ -73,7 +75,7 @@ final readonly class SupplyStep implements Step
                 $wrong[] = $module;
             }
         }
-        usort($wrong, static fn (Module $a, Module $b): int => $catalogue->classOf($b)->peakMa <=> $catalogue->classOf($a)->peakMa);
+        usort($wrong, static fn (Module $a, Module $b): int => $tree->loadOf($b)->peakMa <=> $tree->loadOf($a)->peakMa);
 
         return [...$wrong, ...$new];
     }

@@ -18,6 +18,7 @@
     const left = new SvelteSet<string>();
 
     const stages: Record<Proposal['stage'], string> = {
+        channel: 'Relay channels and keys',
         supply: 'Supplies',
         board: 'What the boards live on',
         attachment: 'Radios',
@@ -27,7 +28,6 @@
         code: 'Command codes',
         frame: 'Frames',
         end: 'Retry delays',
-        channel: 'Relay channels and keys',
         pin: 'Pins',
         part: 'Resistors, capacitors and shifters',
     };

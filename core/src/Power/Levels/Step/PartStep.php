@@ -17,6 +17,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Burst;
 use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\Wanted;
 use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
@@ -38,6 +39,7 @@ final readonly class PartStep implements Step
             }
             foreach ($plan->modulesOf($node) as $module) {
                 yield from $this->capacitor($plan, SupplyTree::in($look), $node, $module);
+                yield from $this->buffer($plan, $wiring, $node, $module);
             }
         }
     }
@@ -56,10 +58,18 @@ final readonly class PartStep implements Step
             };
             yield new Proposal($this->stage(), $spot, "Between {$wire->node->name} and {$wire->module->name} {$wire->terminal->name}", null, "{$parts->words} (buy)", $why, $parts->operations);
         }
-        $ohms = $wiring->missingPullUpOhm($wire);
-        if ($ohms !== null) {
-            $part = LevelParts::pullUp($plan, $wire->module->id, $wire->terminal->name, $ohms);
-            yield new Proposal($this->stage(), $spot, "Pull-up of {$wire->node->name} · {$wire->module->name} {$wire->terminal->name}", null, "{$part->words} (buy)", 'Nothing else holds the wire high.', $part->operations);
+        foreach (Wanted::at($plan, $wiring, $wire) as $wanted) {
+            yield new Proposal($this->stage(), $spot, "{$wanted->name} of {$wire->node->name} · {$wire->module->name} {$wire->terminal->name}", null, "{$wanted->parts->words} (buy)", $wanted->why, $wanted->parts->operations);
+        }
+    }
+
+    /** @return iterable<Proposal> */
+    private function buffer(Plan $plan, Wiring $wiring, Node $node, Module $module): iterable
+    {
+        $wants = $wiring->missingBufferUf($module);
+        if ($wants !== null) {
+            $part = LevelParts::buffer($plan, $module->id, (string) $wiring->feedTerminal($module), $wants);
+            yield new Proposal($this->stage(), Spot::of($module, "{$node->name}, {$module->name}", 'supplyId'), "Capacitor of {$node->name} · {$module->name}", null, "{$part->words} (buy)", 'What it draws comes and goes with every picture.', $part->operations);
         }
     }
 

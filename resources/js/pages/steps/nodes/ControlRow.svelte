@@ -14,12 +14,18 @@
         thing: Schemas['Control'] | Schemas['Output'];
         kinds: { key: string; name: string; wired: boolean; settings: Schemas['SettingField'][] }[];
         ofKind: { wired: boolean; settings: Schemas['SettingField'][] } | undefined;
-        channels: { value: string; name: string }[];
+        channels: { value: string; name: string; carries: string | null }[];
         catalogue: Catalogue;
     }
     let { kind, thing, kinds, ofKind, channels, catalogue }: Props = $props();
     const field = $derived(kind === 'output' ? 'channel' : 'terminal');
     const channel = $derived('terminal' in thing ? thing.terminal : thing.channel);
+
+    const current = $derived(thing.moduleId === null ? '' : `${thing.moduleId} ${channel}`);
+    /** A servo goes to no relay's channel. */
+    const fitting = $derived(
+        channels.filter((one) => kind === 'control' || one.carries === thing.kind || one.value === current),
+    );
 
     function sit(value: string): void {
         const [moduleId, place] = value === '' ? [null, null] : value.split(' ');
@@ -55,9 +61,9 @@
                         label="Channel of {thing.name}"
                         quiet
                         class="min-w-[120px] grow"
-                        value={thing.moduleId === null ? '' : `${thing.moduleId} ${channel}`}
+                        value={current}
                         empty="Assign chooses"
-                        items={channels}
+                        items={fitting}
                         onsave={(value) => sit(value)}
                     />
                     <PinButton

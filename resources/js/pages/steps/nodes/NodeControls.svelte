@@ -31,15 +31,17 @@
     /** Every channel of the node's modules that could carry such a thing. */
     const channels = $derived({ control: carrying('control'), output: carrying('output') });
 
-    function carrying(kind: 'control' | 'output'): { value: string; name: string }[] {
-        return index.modulesOf(node.id).flatMap((module) =>
-            (catalogue.modules.find((one) => one.key === module.class)?.terminals ?? [])
+    function carrying(kind: 'control' | 'output'): { value: string; name: string; carries: string | null }[] {
+        return index.modulesOf(node.id).flatMap((module) => {
+            const ofModule = catalogue.modules.find((one) => one.key === module.class);
+            return (ofModule?.terminals ?? [])
                 .filter((terminal) => terminal.carries === kind)
                 .map((terminal) => ({
                     value: `${module.id} ${terminal.name}`,
                     name: `${module.name} ${terminal.name}`,
-                })),
-        );
+                    carries: ofModule?.carries ?? null,
+                }));
+        });
     }
 
     /** What the core says of a kind of control or output. */

@@ -10,18 +10,25 @@
 
     let { node, index, catalogue }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue } = $props();
     const modules = $derived(index.modulesOf(node.id));
-    const shortNames: Record<string, string> = { radio: 'Radio', output: 'Relays', control: 'Keys' };
+    /** What people call such a module, by what is on it; else by its group. */
+    const shortNames: Record<string, string> = {
+        lamp: 'Lamp',
+        axis: 'Stick',
+        pwm: 'Dimmer',
+        servo: 'Servo',
+        motor: 'Motors',
+        strip: 'Strip',
+        tone: 'Buzzer',
+        radio: 'Radio',
+        output: 'Relays',
+        control: 'Keys',
+    };
     const group = (key: string): Schemas['ModuleClass'] | undefined => catalogue.modules.find((one) => one.key === key);
 
     function addModule(key: string): void {
         const chosen = group(key);
         if (chosen !== undefined) {
-            const base =
-                chosen.carries === 'lamp'
-                    ? 'Lamp'
-                    : chosen.carries === 'axis'
-                      ? 'Stick'
-                      : (shortNames[chosen.group] ?? 'Module');
+            const base = shortNames[chosen.carries ?? ''] ?? shortNames[chosen.group] ?? 'Module';
             const taken = new Set(modules.map((module) => module.name));
             let name = base;
             for (let next = 2; taken.has(name); next++) {

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\OutputRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Spot;
+
+/** Something that can hurt, on a relay that stays as it was put when everything else is dead. */
+#[Finds('hazard-keeps-state', WorkStep::Nodes)]
+final readonly class HazardKeepsState implements OutputRule
+{
+    public function check(Output $output, Look $look): iterable
+    {
+        $module = $output->moduleId === null ? null : $look->plan->module($output->moduleId);
+        if ($module === null || $output->hazards === [] || ! $look->catalogue->classOf($module)->keepsState) {
+            return [];
+        }
+
+        return [Finding::warning(
+            "{$output->name} stays on when its board is dead",
+            Spot::of($output, $look->plan->node($output->nodeId)->name.", {$output->name}", 'moduleId'),
+            "{$module->name} latches: without power, at a reset and while the board is flashed it is as it was last put. What can hurt should be off then.",
+            'Put it on a relay that falls back by itself, or put a second break into its circuit that does not hang on this board.',
+            numbers: ['hazards' => implode(' ', $output->hazards)],
+        )];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Pins\Rule;
+
+use Rundfunk\Catalogue\Signal;
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\NodeRule;
+use Rundfunk\Check\Wire;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+
+/** A strip whose writing stops everything else, on a board that is to hear infrared meanwhile. */
+#[Finds('strip-deafens', WorkStep::PinsAndPower)]
+final readonly class StripDeafens implements NodeRule
+{
+    /** Of one light, at 800 kbit/s. Data sheets of common strips, from memory. */
+    private const PIXEL_US = 30;
+
+    /** A quarter of the shortest mark that is timed. */
+    private const HARMLESS_US = 140;
+
+    public function check(Node $node, Look $look): iterable
+    {
+        if ($look->board($node)?->pixelsBlock !== true) {
+            return;
+        }
+        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $look->catalogue->classOf($wire->module)->medium === 'infrared' && $wire->terminal->needs === 'interrupt'));
+        foreach ($ears === [] ? [] : $look->wiresOf($node) as $strip) {
+            $us = $strip->terminal->signal === Signal::Pixels ? self::PIXEL_US * self::pixels($look, $strip) : 0;
+            if ($us <= self::HARMLESS_US) {
+                continue;
+            }
+            yield Finding::warning(
+                "{$ears[0]->module->name} of {$node->name} hears nothing while {$strip->module->name} is written",
+                $strip->at(),
+                'For '.Figures::significant($us / 1000).' ms at a time this board does nothing but send bits to the strip, with interrupts off. A key pressed meanwhile is lost, or read as another.',
+                'Give one of the two a board of its own, or write the strip only when nothing has been heard for a while.',
+                numbers: ['blocked_us' => $us],
+                about: [$strip->use->id, $ears[0]->use->id],
+            );
+        }
+    }
+
+    private static function pixels(Look $look, Wire $strip): int
+    {
+        $pixels = 0;
+        foreach ($look->plan->having(Output::class, 'moduleId', $strip->module->id) as $output) {
+            $pixels += $output->setting('pixels');
+        }
+
+        return $pixels;
+    }
+}

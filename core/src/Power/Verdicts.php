@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power;
+
+use Rundfunk\Catalogue\SupplySort;
+use Rundfunk\Check\Look;
+use Rundfunk\Plan\Supply;
+
+/** What is to be said of each supply of a tree: whether it holds, what it lacks, how warm it gets. */
+final class Verdicts
+{
+    /** @var array<string, bool> by supply */
+    private array $sound = [];
+
+    public function __construct(public readonly SupplyTree $tree)
+    {
+    }
+
+    /** Of the plan that rules look at, worked out once for all of them. */
+    public static function in(Look $look): self
+    {
+        return $look->once(self::class, static fn (): self => new self(SupplyTree::in($look)));
+    }
+
+    /** @return float|null what is left at the board that it feeds, with everything at its peak at once; null where it feeds none, or nobody can tell */
+    public function leftAtBoardV(Supply $supply): ?float
+    {
+        $volts = $this->tree->volts($supply);
+
+        return $this->tree->feedsAt($supply) === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->tree->classOf($supply)->sourceOhm) * $this->tree->load($supply)->peakMa / 1000);
+    }
+
+    /** The board that it feeds starts again when everything draws at once. */
+    public function brownsOut(Supply $supply): bool
+    {
+        $leftV = $this->leftAtBoardV($supply);
+        $board = $this->tree->board($supply);
+
+        return $leftV !== null && $board !== null && $leftV < $board->own->brownOutV - 1e-6;
+    }
+
+    public function isOverloaded(Supply $supply): bool
+    {
+        $limitMa = $this->tree->limitMa($supply);
+
+        return $limitMa !== null && $this->tree->load($supply)->peakMa > $limitMa + 1e-6;
+    }
+
+    /** @return float|null what its input lacks for it to hold its output; null where nothing is lacking, or nothing known */
+    public function lackingV(Supply $supply): ?float
+    {
+        $takes = $this->tree->classOf($supply)->takes;
+        $parent = $this->tree->parent($supply);
+        $in = $parent === null ? null : $this->tree->volts($parent);
+        $out = $this->tree->volts($supply);
+        if ($takes === null || $in === null || $out === null) {
+            return null;
+        }
+        $boosts = $takes->efficiencyPercent !== null && $takes->dropoutV === 0.0;
+        $leastV = max($takes->minV ?? 0.0, $boosts ? 0.0 : $out->nominalV + $takes->dropoutV);
+
+        return $in->isBelow($leastV) ? $leastV - $in->minV : null;
+    }
+
+    /** Its input is more than it stands. */
+    public function isOverfed(Supply $supply): bool
+    {
+        $takes = $this->tree->classOf($supply)->takes;
+        $parent = $this->tree->parent($supply);
+
+        return $takes !== null && $parent !== null && $this->tree->volts($parent)?->isAbove($takes->maxV) === true;
+    }
+
+    /** @return float watts that a linear regulator sheds as a rule; 0 for another */
+    public function heatW(Supply $supply): float
+    {
+        $parent = $this->tree->parent($supply);
+        $in = $parent === null ? null : $this->tree->volts($parent);
+        $out = $this->tree->volts($supply);
+
+        return $this->tree->classOf($supply)->sort !== SupplySort::Linear || $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->nominalV) * $this->tree->load($supply)->typicalMa / 1000;
+    }
+
+    public function isTooHot(Supply $supply): bool
+    {
+        $heatW = $this->tree->classOf($supply)->takes?->heatW;
+
+        return $heatW !== null && $this->heatW($supply) > $heatW + 1e-6;
+    }
+
+    /** Nothing is wrong with it or with what it lives on, as far as anybody can tell. */
+    public function isSound(Supply $supply): bool
+    {
+        if (! isset($this->sound[$supply->id])) {
+            $parent = $this->tree->parent($supply);
+            $this->sound[$supply->id] = $this->isSoundItself($supply) && ($parent === null || $this->isSound($parent));
+        }
+
+        return $this->sound[$supply->id];
+    }
+
+    private function isSoundItself(Supply $supply): bool
+    {
+        $class = $this->tree->classOf($supply);
+        $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
+        $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
+
+        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply);
+    }
+}
