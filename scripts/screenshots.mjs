@@ -25,7 +25,7 @@ const views = {
     findings: [faulty, 'findings'],
     plans: [null, '#/'],
     calculators: [null, '#/calculators/ir-reach'],
-    account: [null, '#/account'],
+    'own-parts': [faulty, 'own/{ownBoard Board from the cellar}'],
 };
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });

@@ -7,7 +7,6 @@ namespace App\OpenApi;
 use App\Plans\Access;
 use ReflectionClass;
 use Rundfunk\Assign\Stage;
-use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Catalogue\SupplySort;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\WorkStep;
@@ -24,6 +23,8 @@ use Rundfunk\View\DrawsPanel;
 use Rundfunk\View\KindsView;
 use Rundfunk\View\ResultSchema;
 use Rundfunk\View\SettingFields;
+use Rundfunk\View\Shown\BoardOffered;
+use Rundfunk\View\Shown\ModuleOffered;
 use Rundfunk\View\View;
 use Rundfunk\View\Views;
 use stdClass;
@@ -258,15 +259,6 @@ final class Components
     private static function catalogue(): array
     {
         return [
-            'Board' => Schema::object([
-                'key' => Schema::text(), 'name' => Schema::text(), 'media' => Schema::listOf(Schema::text()), 'logicV' => Schema::number(), 'pins' => Schema::listOf(Schema::text()), 'basis' => Schema::text(),
-                'rails' => Schema::listOf(Schema::object(['supply' => Schema::text(), 'name' => Schema::text(), 'volts' => Schema::number(), 'limitMa' => Schema::number()])),
-            ]),
-            'ModuleClass' => Schema::object([
-                'key' => Schema::text(), 'name' => Schema::text(), 'group' => Schema::oneOf(...array_map(static fn (ModuleGroup $group): string => $group->value, ModuleGroup::cases())),
-                'medium' => Schema::orNull(Schema::text()), 'carries' => Schema::orNull(Schema::text()), 'role' => Schema::orNull(Schema::text()), 'peakMa' => Schema::number(), 'fed' => Schema::flag(), 'supplyTerminals' => Schema::listOf(Schema::text()), 'advice' => Schema::text(), 'basis' => Schema::text(),
-                'terminals' => Schema::listOf(Schema::object(['name' => Schema::text(), 'needs' => Schema::text(), 'carries' => Schema::orNull(Schema::text()), 'doc' => Schema::text()])),
-            ]),
             'SupplyClass' => Schema::object([
                 'key' => Schema::text(), 'name' => Schema::text(), 'sort' => Schema::oneOf(...array_map(static fn (SupplySort $sort): string => $sort->value, SupplySort::cases())),
                 'volts' => Schema::orNull(Schema::number()), 'limitMa' => Schema::orNull(Schema::number()), 'adjustable' => Schema::flag(), 'fed' => Schema::flag(), 'capacityMah' => Schema::orNull(Schema::number()), 'advice' => Schema::text(), 'basis' => Schema::text(),
@@ -275,7 +267,7 @@ final class Components
             'SettingField' => SettingFields::schema(),
             'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'setFields' => Schema::orNull(Schema::listOf(Schema::ref('SettingField'))), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
-                'boards' => Schema::listOf(Schema::ref('Board')), 'modules' => Schema::listOf(Schema::ref('ModuleClass')), 'supplies' => Schema::listOf(Schema::ref('SupplyClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
+                'boards' => Schema::listOf(self::ofClass(BoardOffered::class)), 'modules' => Schema::listOf(self::ofClass(ModuleOffered::class)), 'supplies' => Schema::listOf(Schema::ref('SupplyClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),
             ]),
         ];

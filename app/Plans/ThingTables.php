@@ -9,6 +9,7 @@ use Illuminate\Support\Str;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\DescribedType;
 use Rundfunk\Shape\FlagType;
 use Rundfunk\Shape\ListType;
 use Rundfunk\Shape\NumberType;
@@ -79,7 +80,7 @@ final readonly class ThingTables
                 $field->type instanceof FlagType => static fn (mixed $value): bool => (bool) $value,
                 $field->type instanceof NumberType => static fn (mixed $value): ?float => is_numeric($value) ? (float) $value : null,
                 $field->type instanceof WholeType => static fn (mixed $value): ?int => is_numeric($value) ? (int) $value : null,
-                $field->type instanceof SettingsType, $field->type instanceof ListType => static fn (mixed $value): mixed => is_string($value) ? json_decode($value, true, 8, JSON_THROW_ON_ERROR) : [],
+                $field->type instanceof SettingsType, $field->type instanceof ListType, $field->type instanceof DescribedType => static fn (mixed $value): mixed => is_string($value) ? json_decode($value, true, 8, JSON_THROW_ON_ERROR) : [],
                 default => null,
             }];
         }

@@ -106,6 +106,7 @@ use Rundfunk\View\NodeLevelsView;
 use Rundfunk\View\NodePowerView;
 use Rundfunk\View\OffersViews;
 use Rundfunk\View\OutputMastersView;
+use Rundfunk\View\OwnClassesView;
 use Rundfunk\View\PartsListView;
 use Rundfunk\View\PinTableView;
 use Rundfunk\View\RouteWayView;
@@ -170,6 +171,7 @@ final class Shipped
             new ModulePinsView,
             new NodePowerView,
             new NodeLevelsView,
+            new OwnClassesView,
             new PartsListView,
             new CodeGridView,
             ...array_merge([], ...array_values($byMedium)),

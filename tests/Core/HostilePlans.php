@@ -9,9 +9,11 @@ use Random\Randomizer;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Tie;
 use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\TextType;
 
@@ -79,9 +81,52 @@ final class HostilePlans
                 }
             }
         }
+        $plan = $this->describedOtherwise($plan);
         $own = ['name' => mb_substr($this->piece(), 0, 80), 'note' => $this->piece()];
 
         return (new Editor($this->knowledge))->apply($plan, [Operation::changeProperties($plan->properties->id, $own)])->plan;
+    }
+
+    /** The pins and terminals of the classes that the plan describes, called otherwise, with the wires that are on them. */
+    private function describedOtherwise(Plan $plan): Plan
+    {
+        $editor = new Editor($this->knowledge);
+        foreach ([ThingKind::OwnBoard, ThingKind::OwnModule] as $kind) {
+            foreach ($plan->all($kind) as $own) {
+                $called = [];
+                $description = $this->renamed($own->values()['description'], $called);
+                $uses = array_filter($plan->pinUses(), static function (PinUse $use) use ($plan, $own, $kind): bool {
+                    $module = $plan->module($use->moduleId);
+
+                    return ($kind === ThingKind::OwnBoard ? $plan->node($module->nodeId)->board : $module->class) === Tie::OWN.$own->id();
+                });
+                $field = $kind === ThingKind::OwnBoard ? 'pin' : 'terminal';
+                $plan = $editor->apply($plan, [
+                    Operation::change($kind, $own->id(), ['description' => $description]),
+                    ...array_map(static fn (PinUse $use): Operation => Operation::change(ThingKind::PinUse, $use->id, [$field => $called[$use->{$field}] ?? $use->{$field}]), array_values($uses)),
+                ])->plan;
+            }
+        }
+
+        return $plan;
+    }
+
+    /**
+     * @param  array<string, string>  $called  gathers the new names by the old
+     */
+    private function renamed(mixed $description, array &$called): mixed
+    {
+        foreach (is_array($description) ? $description : [] as $key => $value) {
+            if (is_array($value)) {
+                $description[$key] = $this->renamed($value, $called);
+            } elseif (is_string($value) && in_array($key, ['doc', 'note', 'advice'], true)) {
+                $description[$key] = $this->piece();
+            } elseif (is_string($value) && $key === 'name') {
+                $called[$value] = $description[$key] = mb_substr($this->piece(), 0, 20).count($called);
+            }
+        }
+
+        return $description;
     }
 
     /** @return iterable<array<string, mixed>> changes of one text each */

@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Rundfunk\Catalogue\OwnClass;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Knowledge;
@@ -18,6 +19,10 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Tie;
+use Rundfunk\Shape\Bond;
+use Rundfunk\Shape\Described;
+use Rundfunk\Shape\DescribedType;
 use Rundfunk\Shape\Field;
 use Rundfunk\Shape\FieldType;
 use Rundfunk\Shape\FlagType;
@@ -158,6 +163,12 @@ final class RandomEdits
         if ($field->nullable && $this->random->getInt(0, 3) === 0) {
             return null;
         }
+        if ($field->refers?->bond === Bond::Uses) {
+            $own = ThingKind::from($field->refers->kind);
+            $shipped = $own === ThingKind::OwnBoard ? $this->knowledge->catalogue->boards : $this->knowledge->catalogue->modules;
+
+            return $this->one([...array_map(static fn (string $id): string => Tie::OWN.$id, array_keys($plan->all($own))), ...array_keys($shipped)]);
+        }
         if ($field->refers !== null) {
             $ids = array_keys($plan->all(ThingKind::from($field->refers->kind)));
             if ($field->type instanceof ListType) {
@@ -174,6 +185,7 @@ final class RandomEdits
     {
         return match (true) {
             $type instanceof OneOfType => $this->one($type->choices),
+            $type instanceof DescribedType => OwnClass::description($this->one(array_keys($type->what === Described::Board ? $this->knowledge->catalogue->boards : $this->knowledge->catalogue->modules)), $this->knowledge->catalogue),
             $type instanceof FlagType => $this->random->getInt(0, 1) === 1,
             $type instanceof WholeType => $this->random->getInt($type->lowest, min($type->highest, $type->lowest + 300)),
             $type instanceof NumberType => round($type->lowest + ($type->highest - $type->lowest) * $this->random->getInt(0, 1000) / 1000, 3),

@@ -49,7 +49,7 @@ final class NodeSheetTest extends FeatureTestCase
     public function test_the_catalogue_offers_every_board_and_module(): void
     {
         $catalogue = $this->actingAs(self::user())->getJson('/api/catalogue')->assertOk();
-        self::assertCount(6, $catalogue->json('boards'));
+        self::assertCount(7, $catalogue->json('boards'));
         self::assertSame(['packet-radio', 'infrared', 'keyed-radio', 'cellular', 'ip'], array_column($catalogue->json('media'), 'key'));
     }
 }

@@ -28,7 +28,7 @@ final readonly class Assigner
                     continue;
                 }
                 $proposed = [];
-                foreach ($step->propose($plan, $this->knowledge) as $proposal) {
+                foreach ($step->propose($plan, $this->knowledge->of($plan)) as $proposal) {
                     $proposed[] = $proposal;
                 }
                 if ($proposed !== []) {

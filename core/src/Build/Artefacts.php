@@ -14,6 +14,7 @@ final readonly class Artefacts
     /** @return list<Artefact> */
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): array
     {
+        $knowledge = $knowledge->of($plan);
         $artefacts = [];
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $files = $knowledge->media->offering(ExportsFiles::class, $plan->link($endpoint->linkId)->medium);

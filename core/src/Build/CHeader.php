@@ -31,6 +31,11 @@ final readonly class CHeader
 
     public function write(Plan $plan, Node $node): string
     {
+        return (new self($this->knowledge->of($plan)))->lines($plan, $node);
+    }
+
+    private function lines(Plan $plan, Node $node): string
+    {
         $names = new UniqueNames;
         $guard = 'RUNDFUNK_'.CNames::upper($node->name).'_H';
         $board = $this->knowledge->catalogue->boardOf($node);

@@ -29,6 +29,7 @@ final readonly class PartsList
     /** @param  Node|null  $only  one node's, or the whole plan's */
     public static function of(Plan $plan, Knowledge $knowledge, ?Node $only = null): self
     {
+        $knowledge = $knowledge->of($plan);
         $tree = new SupplyTree($plan, $knowledge->catalogue);
         $lines = [];
         foreach ($only === null ? $plan->nodes() : [$only] as $node) {

@@ -46,7 +46,7 @@ final class WiringTable
 
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): self
     {
-        return new self($plan, $node, $knowledge);
+        return new self($plan, $node, $knowledge->of($plan));
     }
 
     /** @return string RFC 4180, with a header line; cells that a spreadsheet would take for a formula are quoted with an apostrophe */

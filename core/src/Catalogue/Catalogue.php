@@ -7,47 +7,91 @@ namespace Rundfunk\Catalogue;
 use Generator;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\OwnBoard;
+use Rundfunk\Plan\OwnModule;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Shape\Values;
+use WeakMap;
 
 /** The hardware and the rules of the air that ship with the program, read from data files. */
-final readonly class Catalogue
+final class Catalogue
 {
+    /** @var WeakMap<Plan, self>|null */
+    private static ?WeakMap $known = null;
+
     /**
      * @param  array<string, Board>  $boards
      * @param  array<string, ModuleClass>  $modules
      * @param  array<string, SupplyClass>  $supplies
      * @param  array<string, Region>  $regions
+     * @param  array<string, array<array-key, mixed>>  $described  boards and modules as their files say them, by key
      */
-    private function __construct(public array $boards, public array $modules, public array $supplies, public array $regions)
+    private function __construct(public readonly array $boards, public readonly array $modules, public readonly array $supplies, public readonly array $regions, private readonly array $described)
     {
     }
 
     public static function readFrom(string $folder): self
     {
+        $described = [];
         $boards = [];
-        foreach (self::files($folder.'/boards') as $values) {
-            $board = Board::from($values);
+        foreach (self::files($folder.'/boards') as $file) {
+            $board = Board::from(new Values($file));
             $boards[$board->key] = $board;
+            $described[$board->key] = $file;
         }
         $modules = [];
-        foreach (self::files($folder.'/modules') as $values) {
-            $module = ModuleClass::from($values);
+        foreach (self::files($folder.'/modules') as $file) {
+            $module = ModuleClass::from(new Values($file));
             $modules[$module->key] = $module;
+            $described[$module->key] = $file;
         }
         $supplies = [];
-        foreach (self::files($folder.'/supplies') as $values) {
-            $supply = SupplyClass::from($values);
+        foreach (self::files($folder.'/supplies') as $file) {
+            $supply = SupplyClass::from(new Values($file));
             $supplies[$supply->key] = $supply;
         }
         $regions = [];
-        foreach (self::files($folder.'/regions') as $values) {
-            $region = Region::from($values);
+        foreach (self::files($folder.'/regions') as $file) {
+            $region = Region::from(new Values($file));
             $regions[$region->key] = $region;
         }
 
-        return new self($boards, $modules, $supplies, $regions);
+        return new self($boards, $modules, $supplies, $regions, $described);
+    }
+
+    /** With the classes that a plan itself describes: what is in the plan is judged by these. */
+    public function with(Plan $plan): self
+    {
+        self::$known ??= new WeakMap;
+
+        // A plan never changes, and much asks.
+        return self::$known[$plan] ??= $this->joined($plan);
+    }
+
+    private function joined(Plan $plan): self
+    {
+        $boards = $plan->of(OwnBoard::class);
+        $modules = $plan->of(OwnModule::class);
+        if ($boards === [] && $modules === []) {
+            return $this;
+        }
+        $ownBoards = [];
+        foreach ($boards as $board) {
+            $ownBoards[$board->key()] = Board::from(new Values(OwnClass::board($board, $this)));
+        }
+        $ownModules = [];
+        foreach ($modules as $module) {
+            $ownModules[$module->key()] = ModuleClass::from(new Values(OwnClass::module($module, $this)));
+        }
+
+        return new self([...$this->boards, ...$ownBoards], [...$this->modules, ...$ownModules], $this->supplies, $this->regions, $this->described);
+    }
+
+    /** @return array<array-key, mixed> a shipped class of board or module, as its file says it */
+    public function described(string $key): array
+    {
+        return $this->described[$key] ?? [];
     }
 
     public function hasBoard(string $key): bool
@@ -92,13 +136,13 @@ final readonly class Catalogue
         return $this->regions[$key] ?? throw NotInCatalogue::region($key);
     }
 
-    /** @return Generator<Values> */
+    /** @return Generator<array<array-key, mixed>> */
     private static function files(string $folder): Generator
     {
         $paths = glob($folder.'/*.json');
         foreach ($paths === false ? [] : $paths as $path) {
             $values = json_decode((string) file_get_contents($path), true, 16, JSON_THROW_ON_ERROR);
-            yield new Values(is_array($values) ? $values : []);
+            yield is_array($values) ? $values : [];
         }
     }
 }

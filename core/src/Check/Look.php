@@ -38,9 +38,12 @@ final class Look
     /** @var array<class-string, object> */
     private array $workedOut = [];
 
-    public function __construct(public readonly Plan $plan, public readonly Knowledge $knowledge)
+    public readonly Knowledge $knowledge;
+
+    public function __construct(public readonly Plan $plan, Knowledge $knowledge)
     {
-        $this->catalogue = $knowledge->catalogue;
+        $this->knowledge = $knowledge->of($plan);
+        $this->catalogue = $this->knowledge->catalogue;
         $this->media = $knowledge->media;
     }
 

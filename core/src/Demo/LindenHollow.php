@@ -12,6 +12,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\ThingKind;
 
 /** The demo: an invented smallholding, as far as its links are built. Every name and number in it is made up. */
 final readonly class LindenHollow
@@ -61,11 +62,12 @@ final readonly class LindenHollow
             ->module('shed-far', 'shed-node', 'packet-radio-amplified', 'Radio far', FedFrom::Adapter)
             ->module('shed-relays', 'shed-node', 'relay-bank-2-high', 'Relays', 'shed-coils')
             ->module('shed-keys', 'shed-node', 'button-pad-2', 'Door keys')
+            ->describe(ThingKind::OwnModule, 'wet-relays', 'Relay pair, potted', 'relay-bank-2-high', ['supply' => ['minV' => 4.5, 'maxV' => 5.5, 'typicalMa' => 3.0, 'peakMa' => 120.0], 'advice' => 'Potted by ourselves for damp places: nothing in it can be mended.'])
             ->node('hens', 'Hen house', NodeKind::Controller, 'yard', 'wifi-3v3-11io')
             ->supply('hens-plug', 'hens', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
             ->supply('hens-coils', 'hens', 'plug-5v-1a', 'Coil supply')
             ->module('hens-radio', 'hens', 'packet-radio-plain', 'Radio')
-            ->module('hens-relays', 'hens', 'relay-bank-2-high', 'Relays', 'hens-coils');
+            ->module('hens-relays', 'hens', $sketch->classOf('wet-relays'), 'Relays', 'hens-coils');
     }
 
     private static function links(Sketch $sketch): void

@@ -6,6 +6,7 @@ namespace Rundfunk\Demo;
 
 use LogicException;
 use Rundfunk\Assign\Assigner;
+use Rundfunk\Catalogue\OwnClass;
 use Rundfunk\DerivedId;
 use Rundfunk\Format\ThingReader;
 use Rundfunk\Plan\Action;
@@ -22,6 +23,7 @@ use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Sleep;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Tie;
 use Rundfunk\Shape\Problems;
 
 /** Puts a plan together by short names. For the plans that ship with the program, and for tests. */
@@ -51,6 +53,21 @@ final class Sketch
     public function node(string $key, string $name, NodeKind $kind, ?string $place, ?string $board): self
     {
         return $this->put(ThingKind::Node, $key, ['name' => $name, 'kind' => $kind->value, 'placeId' => $place === null ? null : $this->id($place), 'board' => $board]);
+    }
+
+    /**
+     * @param  string  $copyOf  a class of board or module of the catalogue
+     * @param  array<string, mixed>  $otherwise  what of its description is not as there
+     */
+    public function describe(ThingKind $kind, string $key, string $name, string $copyOf, array $otherwise = []): self
+    {
+        return $this->put($kind, $key, ['name' => $name, 'copyOf' => $copyOf, 'description' => [...OwnClass::description($copyOf, $this->assigner->knowledge->catalogue), ...$otherwise]]);
+    }
+
+    /** @return string the key of such a class, for a node or a module */
+    public function classOf(string $own): string
+    {
+        return Tie::OWN.$this->id($own);
     }
 
     /** Its board sleeps between readings. */
@@ -136,7 +153,7 @@ final class Sketch
 
     private function own(string $module, string $node, string $class, string $name): string
     {
-        $wants = $this->assigner->knowledge->catalogue->modules[$class];
+        $wants = $this->assigner->knowledge->of($this->draft->plan())->catalogue->modules[$class];
         $volts = $wants->minV <= 4.75 && $wants->maxV >= 5.25 ? 5.0 : round(($wants->minV + $wants->maxV) / 2, 1);
         $this->supply("{$module} supply", $node, 'other', "Supply of {$name}", more: ['volts' => $volts]);
 

@@ -12,6 +12,7 @@ use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Tie;
 use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\Bond;
 
 /** The running state of one edit: the draft, what was touched, and how to take it all back. */
 final class EditInProgress
@@ -76,6 +77,19 @@ final class EditInProgress
         $this->draft->drop($thing);
         $this->inverse[] = Operation::add($thing);
         $this->touch($thing);
+    }
+
+    /** @return list<string> names of what is of a class that the plan describes, now */
+    public function usersOf(Thing $thing): array
+    {
+        $names = [];
+        foreach (Ties::to($thing::kind()) as $tie) {
+            foreach ($tie->bond === Bond::Uses ? $this->referring($tie, $thing->id()) : [] as $other) {
+                $names[] = $other->label();
+            }
+        }
+
+        return $names;
     }
 
     public function done(): Edited

@@ -108,9 +108,17 @@ final readonly class Editor
     private function remove(ThingKind $kind, Operation $operation, string $place, EditInProgress $work, Problems $problems): void
     {
         $thing = $this->existing($kind, $operation, $place, $work, $problems);
-        if ($thing !== null) {
-            $work->remove($thing);
+        if ($thing === null) {
+            return;
         }
+        $users = $work->usersOf($thing);
+        if ($users !== []) {
+            $names = implode(', ', array_slice($users, 0, 5)).(count($users) > 5 ? ' and '.(count($users) - 5).' more' : '');
+            $problems->add($place, "cannot take {$thing->label()} away: {$names} ".(count($users) === 1 ? 'is one' : 'are such'));
+
+            return;
+        }
+        $work->remove($thing);
     }
 
     private function existing(ThingKind $kind, Operation $operation, string $place, EditInProgress $work, Problems $problems): ?Thing

@@ -99,9 +99,8 @@ final readonly class Meanwhile
     private function references(ThingKind $kind, array $values, array $own): ?string
     {
         foreach (Ties::of($kind) as $tie) {
-            $held = $values[$tie->field] ?? null;
-            foreach (is_array($held) ? ($tie->inRecord === null ? $held : array_column($held, $tie->inRecord)) : [$held] as $id) {
-                if (! is_string($id) || isset($own[$id])) {
+            foreach ($tie->idsIn($values[$tie->field] ?? null) as $id) {
+                if (isset($own[$id])) {
                     continue;
                 }
                 $other = $this->now->find($tie->to, $id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Format;
 
+use Rundfunk\Catalogue\OwnClass;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
@@ -13,11 +14,14 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\OwnBoard;
+use Rundfunk\Plan\OwnModule;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Tie;
 use Rundfunk\Plan\Ties;
 use Rundfunk\Shape\Problems;
 use Rundfunk\Shape\Values;
@@ -51,9 +55,17 @@ final readonly class ThingReader
         if ($problems->count() > $before) {
             return null;
         }
-        $thing = $this->withSettings($thing, $place, $draft, $problems);
+        $thing = $this->withSettings($this->described($thing), $place, $draft, $problems);
 
         return $problems->count() > $before ? null : $thing;
+    }
+
+    /** A copy of a class that says no more is that class, written out. */
+    private function described(Thing $thing): Thing
+    {
+        $isBare = ($thing instanceof OwnBoard || $thing instanceof OwnModule) && $thing->description === [];
+
+        return $isBare ? $thing::from(new Values([...$thing->values(), 'description' => OwnClass::description($thing->copyOf, $this->knowledge->catalogue)])) : $thing;
     }
 
     public function readProperties(mixed $raw, string $place, Problems $problems): ?PlanProperties
@@ -87,18 +99,27 @@ final readonly class ThingReader
     private function checkCatalogue(Thing $thing, string $place, Problems $problems): void
     {
         $catalogue = $this->knowledge->catalogue;
-        if ($thing instanceof Node && $thing->board !== null && ! $catalogue->hasBoard($thing->board)) {
+        if ($thing instanceof OwnBoard || $thing instanceof OwnModule) {
+            OwnClass::check($thing, $place, $catalogue, $problems);
+        }
+        if ($thing instanceof Node && $thing->board !== null && ! self::isOwn($thing->board) && ! $catalogue->hasBoard($thing->board)) {
             $problems->add($place.'/board', "names no board of the catalogue: \"{$thing->board}\"");
         }
         if ($thing instanceof Supply && ! $catalogue->hasSupply($thing->class)) {
             $problems->add($place.'/class', "names no supply of the catalogue: \"{$thing->class}\"");
         }
-        if ($thing instanceof Module && ! $catalogue->hasModule($thing->class)) {
+        if ($thing instanceof Module && ! self::isOwn($thing->class) && ! $catalogue->hasModule($thing->class)) {
             $problems->add($place.'/class', "names no module of the catalogue: \"{$thing->class}\"");
         }
         if ($thing instanceof Link && ! $this->knowledge->media->has($thing->medium)) {
             $problems->add($place.'/medium', "names no medium that this program knows: \"{$thing->medium}\"");
         }
+    }
+
+    /** That the plan has it, the reference says. */
+    private static function isOwn(string $class): bool
+    {
+        return str_starts_with($class, Tie::OWN);
     }
 
     private function withSettings(Thing $thing, string $place, PlanDraft $draft, Problems $problems): Thing

@@ -33,7 +33,7 @@ final readonly class Module implements Thing
         return Shape::of(
             Field::id(),
             Field::partOf('nodeId', ThingKind::Node, 'The node it is part of.'),
-            Field::key('class', 'What class of module it is, a key of the catalogue.'),
+            Field::classOf('class', ThingKind::OwnModule, 'What class of module it is.'),
             Field::name(),
             Field::shares('supplyId', ThingKind::Supply, 'The supply that feeds it.'),
             Field::order(),

@@ -35,7 +35,7 @@ final readonly class Node implements Thing
             Field::name(),
             Field::choice('kind', NodeKind::class, 'What part it plays.'),
             Field::mentions('placeId', ThingKind::Place, 'Where it stands.'),
-            Field::key('board', 'The class of its board, a key of the catalogue.')->nullable(),
+            Field::classOf('board', ThingKind::OwnBoard, 'The class of its board.')->nullable(),
             Field::order(),
             Field::note(),
             Field::choiceOr('sleep', Sleep::Never, 'When its board sleeps, which decides how long a battery lasts.'),

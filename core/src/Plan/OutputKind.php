@@ -36,8 +36,7 @@ enum OutputKind: string
     public function words(): string
     {
         return match ($this) {
-            self::Pwm => 'dimmer (PWM)',
-            self::Strip => 'light strip',
+            self::Pwm => 'dimmer',
             default => $this->value,
         };
     }

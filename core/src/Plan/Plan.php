@@ -158,7 +158,7 @@ final class Plan
     public function referring(Tie $tie, string $id): array
     {
         if ($tie->inRecord === null && ! $tie->from->shape()->fields[$tie->field]->type instanceof ListType) {
-            return $this->having($tie->from->thing(), $tie->field, $id);
+            return $this->having($tie->from->thing(), $tie->field, $tie->held($id));
         }
         $key = "{$tie->from->value} {$tie->field} {$tie->inRecord}";
         if (! isset($this->groups[$key])) {

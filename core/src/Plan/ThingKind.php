@@ -10,6 +10,8 @@ use Rundfunk\Shape\Shape;
 enum ThingKind: string
 {
     case Place = 'place';
+    case OwnBoard = 'ownBoard';
+    case OwnModule = 'ownModule';
     case Node = 'node';
     case Supply = 'supply';
     case Module = 'module';
@@ -40,6 +42,8 @@ enum ThingKind: string
     {
         return match ($this) {
             self::Place => Place::class,
+            self::OwnBoard => OwnBoard::class,
+            self::OwnModule => OwnModule::class,
             self::Node => Node::class,
             self::Supply => Supply::class,
             self::Module => Module::class,
@@ -73,6 +77,7 @@ enum ThingKind: string
     public function limit(): int
     {
         return match ($this) {
+            self::OwnBoard, self::OwnModule => 50,
             self::Place, self::Link => 500,
             self::Node => 1_000,
             self::KeyCode => 5_000,

@@ -10,6 +10,9 @@ use Rundfunk\Shape\Values;
 /** One way in which things of one kind refer to things of another: a field, or a field of the records in one. */
 final readonly class Tie
 {
+    /** Before the id of a class that the plan itself describes: any other is the catalogue's. */
+    public const OWN = 'own:';
+
     /**
      * @param  string  $field  of the thing
      * @param  string|null  $inRecord  the field of its records; null where the field itself refers
@@ -23,13 +26,28 @@ final readonly class Tie
     public function ids(Thing $thing): array
     {
         // The engine's own reader of a named field, which is much quicker than listing all values.
-        $held = $this->inRecord === null ? array_column([$thing], $this->field)[0] ?? null : $thing->values()[$this->field] ?? null;
+        return $this->idsIn($this->inRecord === null ? array_column([$thing], $this->field)[0] ?? null : $thing->values()[$this->field] ?? null);
+    }
+
+    /** @return list<string> ids in what the field holds */
+    public function idsIn(mixed $held): array
+    {
         if (! is_array($held)) {
-            return is_string($held) ? [$held] : [];
+            return match (true) {
+                ! is_string($held) => [],
+                $this->bond !== Bond::Uses => [$held],
+                default => str_starts_with($held, self::OWN) ? [substr($held, strlen(self::OWN))] : [],
+            };
         }
         $ids = $this->inRecord === null ? $held : array_column($held, $this->inRecord);
 
         return array_values(array_filter($ids, is_string(...)));
+    }
+
+    /** What the field holds where it refers to a thing of that id. */
+    public function held(string $id): string
+    {
+        return $this->bond === Bond::Uses ? self::OWN.$id : $id;
     }
 
     /** @return Thing|null the thing, no longer referring to that one; null where it cannot be without */

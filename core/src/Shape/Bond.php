@@ -13,6 +13,9 @@ enum Bond
     /** It stands between several, and goes when any of them goes. A route between control and output. */
     case Joins;
 
+    /** It is one of a class that the plan itself describes: that one stays as long as anything is of it. */
+    case Uses;
+
     /** It can be without: when that one goes, the reference is cleared. A node of its place. One of its own kind is always referred to so: things may come to stand in a circle. */
     case Mentions;
 }

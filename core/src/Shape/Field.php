@@ -66,6 +66,17 @@ final readonly class Field
         return new self($name, TextType::key(), $doc, true, false, null);
     }
 
+    /** A key of the catalogue, or "own:" and the id of a class that the plan itself describes. */
+    public static function classOf(string $name, BackedEnum $own, string $doc): self
+    {
+        return new self($name, TextType::classKey(), $doc, true, false, null, new Reference((string) $own->value, Bond::Uses));
+    }
+
+    public static function described(string $name, Described $what, string $doc): self
+    {
+        return (new self($name, new DescribedType($what), $doc, false, false, null))->nullable();
+    }
+
     /** The one thing that this is a part of. */
     public static function partOf(string $name, BackedEnum $kind, string $doc): self
     {

@@ -10,6 +10,8 @@ final readonly class TextType implements FieldType
 
     private const KEY = '^[a-z0-9]+(-[a-z0-9]+)*$';
 
+    private const CLASS_KEY = '^([a-z0-9]+(-[a-z0-9]+)*|own:[0-7][0-9A-HJKMNP-TV-Z]{25})$';
+
     public function __construct(
         public int $shortest,
         public int $longest,
@@ -26,6 +28,11 @@ final readonly class TextType implements FieldType
     public static function key(): self
     {
         return new self(1, 60, self::KEY, 'a key in small letters, digits and hyphens');
+    }
+
+    public static function classKey(): self
+    {
+        return new self(1, 60, self::CLASS_KEY, 'a key of the catalogue, or "own:" and the id of a class of this plan');
     }
 
     public function accept(mixed $value, string $place, Problems $problems): ?string

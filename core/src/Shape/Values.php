@@ -120,6 +120,12 @@ final readonly class Values
         return $settings;
     }
 
+    /** @return array<array-key, mixed> an object or list of whatever depth; empty where there is none */
+    public function tree(string $name): array
+    {
+        return $this->items($name);
+    }
+
     /** @return list<self> */
     public function each(string $name): array
     {

@@ -21,8 +21,11 @@ final class ReactionTimer
 
     private readonly Paths $paths;
 
-    public function __construct(private readonly Plan $plan, private readonly Knowledge $knowledge)
+    private readonly Knowledge $knowledge;
+
+    public function __construct(private readonly Plan $plan, Knowledge $knowledge)
     {
+        $this->knowledge = $knowledge->of($plan);
         $this->paths = new Paths($plan);
     }
 

@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
-use Rundfunk\Catalogue\Board;
-use Rundfunk\Catalogue\ModuleClass;
-use Rundfunk\Catalogue\Rail;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Catalogue\SupplyClass;
-use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Knowledge;
 use Rundfunk\Learn\LaysOutSets;
 use Rundfunk\Learn\LearnsCodes;
 use Rundfunk\Medium\Media;
 use Rundfunk\Medium\Medium;
+use Rundfunk\View\Shown\BoardOffered;
+use Rundfunk\View\Shown\ModuleOffered;
 
 /** The catalogue as screens offer it. */
 final readonly class CatalogueView
@@ -23,29 +21,8 @@ final readonly class CatalogueView
     public static function of(Knowledge $knowledge): array
     {
         return [
-            'boards' => array_map(static fn (Board $board): array => [
-                'key' => $board->key,
-                'name' => $board->name,
-                'media' => $board->media,
-                'logicV' => $board->logicV,
-                'pins' => array_keys($board->pins),
-                'rails' => array_map(static fn (Rail $rail): array => ['supply' => $rail->supply, 'name' => $rail->name, 'volts' => $rail->volts, 'limitMa' => $rail->limitMa], $board->rails),
-                'basis' => $board->basis,
-            ], array_values($knowledge->catalogue->boards)),
-            'modules' => array_map(static fn (ModuleClass $class): array => [
-                'key' => $class->key,
-                'name' => $class->name,
-                'group' => $class->group->value,
-                'medium' => $class->medium,
-                'carries' => $class->carries,
-                'role' => $class->role?->value,
-                'peakMa' => $class->peakMa,
-                'fed' => $class->isFed() && $class->peakMa > 0.0,
-                'terminals' => array_map(static fn (Terminal $terminal): array => ['name' => $terminal->name, 'needs' => $terminal->needs, 'carries' => $terminal->carries, 'doc' => $terminal->doc], array_values($class->terminals)),
-                'supplyTerminals' => array_keys(array_filter($class->supplyTerminals, static fn (string $goes): bool => $goes === 'supply')),
-                'advice' => $class->advice,
-                'basis' => $class->basis,
-            ], array_values($knowledge->catalogue->modules)),
+            'boards' => array_map(BoardOffered::of(...), array_values($knowledge->catalogue->boards)),
+            'modules' => array_map(ModuleOffered::of(...), array_values($knowledge->catalogue->modules)),
             'supplies' => array_map(static fn (SupplyClass $class): array => [
                 'key' => $class->key,
                 'name' => $class->name,

@@ -54,9 +54,10 @@ final readonly class Views
     public function show(string $key, array $of, Plan $plan): array
     {
         $view = $this->named($key);
+        $knowledge = $this->knowledge->of($plan);
         $parts = [];
         foreach ($of === [] && $view->owner() === null ? [''] : $of as $one) {
-            $parts[] = ['of' => $one, 'shows' => $view->of($one, $plan, $this->knowledge)];
+            $parts[] = ['of' => $one, 'shows' => $view->of($one, $plan, $knowledge)];
         }
 
         return $parts;
@@ -73,10 +74,11 @@ final readonly class Views
     public function now(Plan $plan, array $onScreen): array
     {
         $shown = [];
+        $knowledge = $this->knowledge->of($plan);
         foreach ($onScreen as $key => $of) {
             $view = $this->named($key);
             foreach ($of as $one) {
-                $shown[$key][] = ['of' => $one, 'shows' => self::isGone($view, $one, $plan) ? null : $view->of($one, $plan, $this->knowledge)];
+                $shown[$key][] = ['of' => $one, 'shows' => self::isGone($view, $one, $plan) ? null : $view->of($one, $plan, $knowledge)];
             }
         }
 
@@ -94,6 +96,7 @@ final readonly class Views
     public function after(Edited $edited, array $onScreen): array
     {
         $changed = [];
+        $knowledge = $this->knowledge->of($edited->plan);
         foreach ($onScreen as $key => $of) {
             $view = $this->named($key);
             $owner = $view->owner();
@@ -101,9 +104,9 @@ final readonly class Views
                 if (self::isGone($view, $one, $edited->plan)) {
                     $changed[$key][] = ['of' => $one, 'shows' => null];
                 } elseif ($owner === null || $view instanceof LooksFar || $edited->impact()->reaches($owner::kind(), $one)) {
-                    $shows = $view->of($one, $edited->plan, $this->knowledge);
+                    $shows = $view->of($one, $edited->plan, $knowledge);
                     // What hangs on the whole plan is mostly what it was, and may be long.
-                    if ($owner !== null || json_encode($shows) !== json_encode($view->of($one, $edited->before, $this->knowledge))) {
+                    if ($owner !== null || json_encode($shows) !== json_encode($view->of($one, $edited->before, $this->knowledge->of($edited->before)))) {
                         $changed[$key][] = ['of' => $one, 'shows' => $shows];
                     }
                 }

@@ -141,6 +141,9 @@ export class PlanIndex {
         switch (kind) {
             case 'node':
                 return { step: 'nodes', item: id };
+            case 'ownBoard':
+            case 'ownModule':
+                return { step: 'own', item: id };
             case 'module':
             case 'control':
             case 'output':

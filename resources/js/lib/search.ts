@@ -15,6 +15,12 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
     return [
         ...index.places.map((place) => ({ title: place.name, what: 'place', kind: 'place' as const, id: place.id })),
         ...index.nodes.map((one) => ({ title: one.name, what: one.kind, kind: 'node' as const, id: one.id })),
+        ...[...document.ownBoards, ...document.ownModules].map((own, at) => ({
+            title: own.name,
+            what: 'own part',
+            kind: at < document.ownBoards.length ? ('ownBoard' as const) : ('ownModule' as const),
+            id: own.id,
+        })),
         ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link' as const, id: link.id })),
         ...document.controls.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,

@@ -3,6 +3,7 @@
     import { untrack } from 'svelte';
     import { push } from 'svelte-spa-router';
     import { isTyping } from '../lib/keyboard';
+    import { view } from '../lib/shown.svelte';
     import { workspace } from '../lib/workspace.svelte';
     import ConflictNotice from '../widgets/ConflictNotice.svelte';
     import FindingsDrawer from '../widgets/FindingsDrawer.svelte';
@@ -16,6 +17,20 @@
     const planId = $derived(params?.id ?? '');
     const step = $derived(steps.find((one) => one.key === (params?.step ?? 'map')) ?? steps[0]);
     const name = $derived(workspace.data?.document.plan.name ?? '');
+    /** Beside what the catalogue offers, what the plan itself describes. */
+    const describes = $derived(
+        (workspace.data?.document.ownBoards.length ?? 0) + (workspace.data?.document.ownModules.length ?? 0) > 0,
+    );
+    const own = view('own-classes', () => (describes ? '' : undefined));
+    const catalogue = $derived(
+        workspace.catalogue === null || own.now === undefined || own.now === null
+            ? workspace.catalogue
+            : {
+                  ...workspace.catalogue,
+                  boards: [...workspace.catalogue.boards, ...own.now.boards],
+                  modules: [...workspace.catalogue.modules, ...own.now.modules],
+              },
+    );
     let keysShown = $state(false);
     let searching = $state<{ focus: () => void } | null>(null);
 
@@ -143,11 +158,11 @@
                     <Button color="alternative" onclick={() => (workspace.refusal = null)}>Close</Button>
                 </p>
             {/if}
-            {#if workspace.data !== null && workspace.index !== null && workspace.catalogue !== null && step !== undefined}
+            {#if workspace.data !== null && workspace.index !== null && catalogue !== null && step !== undefined}
                 <step.page
                     data={workspace.data}
                     index={workspace.index}
-                    catalogue={workspace.catalogue}
+                    {catalogue}
                     {planId}
                     item={params?.item ?? ''}
                 />

@@ -9,6 +9,7 @@ import History from './steps/History.svelte';
 import LineMap from './steps/LineMap.svelte';
 import Links from './steps/Links.svelte';
 import Nodes from './steps/Nodes.svelte';
+import Own from './steps/Own.svelte';
 import Power from './steps/Power.svelte';
 import Routes from './steps/Routes.svelte';
 import Site from './steps/Site.svelte';
@@ -43,6 +44,7 @@ export const steps: Step[] = [
     { key: 'routes', title: 'Routes', page: Routes, number: 4, wide: true },
     { key: 'power', title: 'Pins & power', page: Power, number: 5 },
     { key: 'build', title: 'Build', page: Build, number: 8, wide: true },
+    { key: 'own', title: 'Own parts', page: Own, wide: true },
     { key: 'assign', title: 'Assign', page: Assign, wide: true, ruled: true },
     { key: 'findings', title: 'Findings', page: Findings, wide: true },
     { key: 'history', title: 'History', page: History },

@@ -30,7 +30,8 @@ final class EditorTest extends CoreTestCase
     {
         foreach ([self::linden(), self::faulty()] as $plan) {
             $before = self::bytes($plan);
-            foreach (ThingKind::cases() as $kind) {
+            // A class that something is of cannot go before that.
+            foreach (array_udiff(ThingKind::cases(), [ThingKind::OwnBoard, ThingKind::OwnModule], static fn (ThingKind $a, ThingKind $b): int => $a->value <=> $b->value) as $kind) {
                 foreach ($plan->all($kind) as $thing) {
                     $edited = self::editor()->apply($plan, [Operation::remove($kind, $thing->id())]);
                     self::assertNull($edited->plan->find($kind, $thing->id()));

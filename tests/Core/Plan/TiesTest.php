@@ -24,7 +24,7 @@ final class TiesTest extends CoreTestCase
     private const SECOND = '01ARZ3NDEKTSV4RRFFQ69G5FA2';
 
     /** What stands on its own: all else is part of something, or joins things. An acceptance refers to a finding, which is no thing. */
-    private const ON_THEIR_OWN = [ThingKind::Place, ThingKind::Node, ThingKind::Link, ThingKind::Acceptance];
+    private const ON_THEIR_OWN = [ThingKind::Place, ThingKind::OwnBoard, ThingKind::OwnModule, ThingKind::Node, ThingKind::Link, ThingKind::Acceptance];
 
     public function test_every_class_of_things_is_a_kind(): void
     {
@@ -49,7 +49,7 @@ final class TiesTest extends CoreTestCase
         foreach (ThingKind::cases() as $kind) {
             $before[] = $kind;
             $ties = Ties::of($kind);
-            $bonds = array_filter($ties, static fn (Tie $tie): bool => $tie->bond !== Bond::Mentions);
+            $bonds = array_filter($ties, static fn (Tie $tie): bool => $tie->bond !== Bond::Mentions && $tie->bond !== Bond::Uses);
             self::assertSame(in_array($kind, self::ON_THEIR_OWN, true), $bonds === [], "{$kind->value} hangs on nothing, or is no root any more");
             foreach ($ties as $tie) {
                 self::assertContains($tie->to, $before, "{$kind->value}.{$tie->field}");
@@ -67,7 +67,7 @@ final class TiesTest extends CoreTestCase
         foreach (ThingKind::cases() as $kind) {
             foreach ($kind->shape()->fields as $field) {
                 $type = $field->type instanceof ListType ? $field->type->of : $field->type;
-                $holdsIds = $type instanceof TextType && $field->name !== 'id' && $type->wants() === TextType::ulid()->wants();
+                $holdsIds = $type instanceof TextType && $field->name !== 'id' && in_array($type->wants(), [TextType::ulid()->wants(), TextType::classKey()->wants()], true);
                 self::assertSame($holdsIds, $field->refers !== null, "{$kind->value}.{$field->name}");
             }
         }

@@ -26,7 +26,7 @@ final class PowerViewsTest extends CoreTestCase
 {
     private static function tree(Plan $plan): SupplyTree
     {
-        return new SupplyTree($plan, self::knowledge()->catalogue);
+        return new SupplyTree($plan, self::knowledge()->of($plan)->catalogue);
     }
 
     private static function named(Plan $plan, string $name): Supply

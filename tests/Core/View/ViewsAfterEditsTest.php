@@ -14,6 +14,8 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OwnBoard;
+use Rundfunk\Plan\OwnModule;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Route;
@@ -75,7 +77,12 @@ final class ViewsAfterEditsTest extends CoreTestCase
     private static function edits(Plan $plan, ThingKind $kind, Thing $thing): array
     {
         $values = $thing->values();
-        $edits = [Operation::remove($kind, $thing->id())];
+        // A class that something is of cannot go; it can be changed.
+        $edits = match (true) {
+            $thing instanceof OwnBoard => [Operation::change($kind, $thing->id(), ['description' => [...$thing->description, 'logicV' => 3.3]])],
+            $thing instanceof OwnModule => [Operation::change($kind, $thing->id(), ['description' => [...$thing->description, 'advice' => 'Otherwise.']])],
+            default => [Operation::remove($kind, $thing->id())],
+        };
         if (isset($values['name'])) {
             $edits[] = Operation::change($kind, $thing->id(), ['name' => 'Renamed']);
         }

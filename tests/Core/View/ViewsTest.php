@@ -47,7 +47,7 @@ final class ViewsTest extends CoreTestCase
             $uses = [];
             foreach (array_filter(self::shown('pin-table', $plan)) as $nodeId => $table) {
                 $node = $plan->node($nodeId);
-                $board = self::knowledge()->catalogue->boardOf($node);
+                $board = self::knowledge()->of($plan)->catalogue->boardOf($node);
                 self::assertSame(array_keys($board->pins ?? []), array_column($table['pins'], 'name'));
                 foreach ($table['pins'] as $pin) {
                     $uses = [...$uses, ...array_column($pin['uses'], 'useId')];
@@ -64,8 +64,8 @@ final class ViewsTest extends CoreTestCase
     {
         $view = CatalogueView::of(self::knowledge());
         foreach ([...$view['boards'], ...$view['modules']] as $part) {
-            self::assertNotSame('', $part['basis']);
-            self::assertDoesNotMatchRegularExpression('/[A-Z]{2,}\d{2,}/', $part['name'], 'looks like a part number');
+            self::assertNotSame('', $part->basis);
+            self::assertDoesNotMatchRegularExpression('/[A-Z]{2,}\d{2,}/', $part->name, 'looks like a part number');
         }
         self::assertSame(['button', 'switch', 'axis'], array_slice(array_column($view['controlKinds'], 'key'), 0, 3));
         foreach ($view['controlKinds'] as $kind) {

@@ -12,6 +12,7 @@ use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\ThingKind;
 
 /** What can go wrong between a plug and a part. */
 final readonly class PowerFaults
@@ -110,7 +111,8 @@ final readonly class PowerFaults
             ->output('cellar-beep-out', 'cellar-12', 'Beep', OutputKind::Tone, 'cellar-beep', 'SIG')
             ->wire('cellar-beep', 'SIG', 'D8')
             // strip-deafens, strip-too-long, series-missing, buffer-missing
-            ->node('cellar-13', 'Cellar 13', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->describe(ThingKind::OwnBoard, 'cellar-board', 'Board from the cellar', '8bit-5v-20io', ['own' => ['typicalMa' => 20, 'peakMa' => 40, 'sleepMa' => 8, 'brownOutV' => 2.7]])
+            ->node('cellar-13', 'Cellar 13', NodeKind::Controller, 'cellar', $sketch->classOf('cellar-board'))
             ->module('cellar-strip', 'cellar-13', 'strip-pixels', 'Strip')
             ->output('cellar-strip-out', 'cellar-13', 'Stair light', OutputKind::Strip, 'cellar-strip', 'DIN', more: ['settings' => ['pixels' => 600]])
             ->wire('cellar-strip', 'DIN', 'D6')

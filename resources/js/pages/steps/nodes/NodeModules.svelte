@@ -23,7 +23,8 @@
         output: 'Relays',
         control: 'Keys',
     };
-    const group = (key: string): Schemas['ModuleClass'] | undefined => catalogue.modules.find((one) => one.key === key);
+    const group = (key: string): Schemas['ModuleOffered'] | undefined =>
+        catalogue.modules.find((one) => one.key === key);
 
     function addModule(key: string): void {
         const chosen = group(key);
@@ -68,7 +69,11 @@
                         /></td
                     >
                     <td title={chosen?.advice}>{chosen?.name}</td>
-                    <td class="mono whitespace-nowrap">{chosen && chosen.peakMa > 0 ? `${chosen.peakMa} mA` : '–'}</td>
+                    <td class="mono whitespace-nowrap"
+                        >{chosen && chosen.peakMa > 0
+                            ? `${chosen.peakMa} mA${chosen.peakPer === null ? '' : ' a light'}`
+                            : '–'}</td
+                    >
                     <td
                         >{#if chosen?.fed}<FedFrom {module} {node} {index} {catalogue} />{/if}</td
                     >

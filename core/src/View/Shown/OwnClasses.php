@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\View\Shown;
+
+/** The classes that a plan describes, offered beside those of the catalogue. */
+final readonly class OwnClasses
+{
+    /**
+     * @param  list<BoardOffered>  $boards
+     * @param  list<ModuleOffered>  $modules
+     */
+    public function __construct(#[ListOf(BoardOffered::class)] public array $boards, #[ListOf(ModuleOffered::class)] public array $modules)
+    {
+    }
+}

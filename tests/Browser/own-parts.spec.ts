@@ -1,0 +1,46 @@
+import { expect, register, saved, test } from './stage';
+
+test.use({ provoked: /422/ });
+
+test('a board that the catalogue does not have is described and used', async ({ page }) => {
+    await register(page);
+    await page.getByLabel('New plan').fill('Kit');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('link', { name: 'Own parts' }).click();
+    await page.getByLabel('Copy a board').selectOption({ label: '8-bit 5 V board, 20 I/O' });
+    await expect(page.getByRole('heading', { name: 'My 8-bit 5 V board, 20 I/O' })).toBeVisible();
+
+    // It has no D4, and a name of its own.
+    await page.getByLabel('Name of the board').fill('Kit board');
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('heading', { name: 'Kit board' })).toBeVisible();
+    const pins = page.getByRole('region', { name: 'Pins', exact: true });
+    await expect(pins.getByLabel('Name of pin 5')).toHaveValue('D4');
+    await pins.getByRole('button', { name: 'Remove D4', exact: true }).click();
+    await expect(pins.getByLabel('Name of pin 5')).toHaveValue('D5');
+    await saved(page, 4);
+
+    // What is no figure is refused where it was typed.
+    await page.getByLabel('What it takes: Awake of Kit board').fill('a lot');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText('not taken')).toBeVisible();
+    await page.getByRole('button', { name: 'back to 30' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
+
+    await page.getByRole('link', { name: 'Nodes' }).click();
+    await page.getByLabel('New node').fill('Door');
+    await page.getByRole('button', { name: 'Add the node' }).click();
+    await page.getByLabel('Board', { exact: true }).selectOption({ label: 'Kit board' });
+    await page.getByLabel('Add a module').selectOption({ label: 'push button' });
+    await page.getByRole('button', { name: 'Add a control' }).click();
+    await page.getByRole('link', { name: 'Assign' }).first().click();
+    // D4 would have been the lowest plain pin.
+    await expect(page.getByRole('row', { name: /Pin of Door · Keys K1/ })).toContainText('D7');
+    await page.getByRole('button', { name: /^Apply/ }).click();
+    await expect(page.getByText('Nothing to assign')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Own parts' }).click();
+    const boards = page.getByRole('region', { name: 'Own boards' });
+    await expect(boards.getByRole('row', { name: /Kit board/ })).toContainText('Door');
+    await expect(boards.getByRole('button', { name: 'Remove Kit board' })).toHaveCount(0);
+});
