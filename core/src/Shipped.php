@@ -30,13 +30,17 @@ use Rundfunk\Pins\Rule\BusPinsMissing;
 use Rundfunk\Pins\Rule\BusSplit;
 use Rundfunk\Pins\Rule\ChannelMissing;
 use Rundfunk\Pins\Rule\ChannelShared;
+use Rundfunk\Pins\Rule\ChannelUnfit;
 use Rundfunk\Pins\Rule\ConsolePinTaken;
+use Rundfunk\Pins\Rule\ExpanderFedOtherwise;
+use Rundfunk\Pins\Rule\ExpanderPinsShared;
 use Rundfunk\Pins\Rule\HazardKeepsState;
 use Rundfunk\Pins\Rule\I2cAddressShared;
 use Rundfunk\Pins\Rule\NodeWithoutBoard;
 use Rundfunk\Pins\Rule\NoPinLeft;
 use Rundfunk\Pins\Rule\PinIncapable;
 use Rundfunk\Pins\Rule\PinsUnassigned;
+use Rundfunk\Pins\Rule\PinTooSlow;
 use Rundfunk\Pins\Rule\PinUsedTwice;
 use Rundfunk\Pins\Rule\ReadTooOften;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
@@ -47,6 +51,7 @@ use Rundfunk\Pins\Rule\SwitchOnStrap;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
 use Rundfunk\Pins\Rule\TimerTaken;
 use Rundfunk\Pins\Step\ChannelStep;
+use Rundfunk\Pins\Step\ExpanderStep;
 use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
@@ -138,7 +143,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new PinStep, new PartStep];
+        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new PinStep, new PartStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -190,7 +195,11 @@ final class Shipped
             new PinIncapable,
             new StrapPinPulled,
             new SwitchOnStrap,
+            new ChannelUnfit,
             new TimerTaken,
+            new PinTooSlow,
+            new ExpanderPinsShared,
+            new ExpanderFedOtherwise,
             new StripDeafens,
             new StripTooLong,
             new HazardKeepsState,

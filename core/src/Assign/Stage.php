@@ -7,6 +7,8 @@ namespace Rundfunk\Assign;
 /** The order in which Assign works: outside in, what is shared first. */
 enum Stage: string
 {
+    case Expander = 'expander';
+
     /** Before what feeds it: what is on a module says what it draws. */
     case Channel = 'channel';
     case Supply = 'supply';

@@ -74,7 +74,8 @@ final readonly class CHeader
             foreach ($uses as $use) {
                 $pin = $board?->pin($use->pin);
                 if ($pin !== null) {
-                    $name = $names->name('PIN_'.CNames::upper("{$module->name} {$use->terminal}"));
+                    $of = $pin->offeredBy === null ? '' : CNames::upper($plan->module($pin->offeredBy)->name).'_';
+                    $name = $names->name("{$of}PIN_".CNames::upper("{$module->name} {$use->terminal}"));
                     $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : ''));
                 }
             }

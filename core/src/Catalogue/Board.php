@@ -79,6 +79,17 @@ final readonly class Board
         return $this->pins[$name] ?? null;
     }
 
+    /** @param  list<BoardPin>  $more  of expanders; a pin of its own by the same name goes before */
+    public function with(array $more): self
+    {
+        $pins = $this->pins;
+        foreach ($more as $pin) {
+            $pins[$pin->name] ??= $pin;
+        }
+
+        return new self($this->key, $this->name, $this->logicV, $this->clockMhz, $this->fiveVoltTolerant, $this->pinCurrent, $this->rails, $pins, $this->basis, $this->media, $this->own, $this->inputs, $this->levels, $this->memoryKb, $this->timers, $this->pixelsBlock);
+    }
+
     /** The timer that makes the PWM of a pin; null where that has one of its own. */
     public function timerOf(BoardPin $pin): ?Timer
     {

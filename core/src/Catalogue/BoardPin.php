@@ -14,6 +14,7 @@ final readonly class BoardPin
      * @param  string|null  $outputWhile  the bus whose use forbids this pin to be an input
      * @param  int  $number  as programs name it
      * @param  bool  $hasPullUp  the chip can hold it high by itself
+     * @param  string|null  $offeredBy  the module that has it, where it is not the board's own
      * @param  int|null  $pullUpOhm  a resistor on the board that always does
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class BoardPin
         public int $number = 0,
         public bool $hasPullUp = true,
         public ?int $pullUpOhm = null,
+        public ?string $offeredBy = null,
     ) {
     }
 

@@ -25,9 +25,10 @@ final class Catalogue
      * @param  array<string, ModuleClass>  $modules
      * @param  array<string, SupplyClass>  $supplies
      * @param  array<string, Region>  $regions
+     * @param  array<string, list<Module>>  $expanders  of a plan, by node
      * @param  array<string, array<array-key, mixed>>  $described  boards and modules as their files say them, by key
      */
-    private function __construct(public readonly array $boards, public readonly array $modules, public readonly array $supplies, public readonly array $regions, private readonly array $described)
+    private function __construct(public readonly array $boards, public readonly array $modules, public readonly array $supplies, public readonly array $regions, private readonly array $described, private readonly array $expanders = [])
     {
     }
 
@@ -73,9 +74,6 @@ final class Catalogue
     {
         $boards = $plan->of(OwnBoard::class);
         $modules = $plan->of(OwnModule::class);
-        if ($boards === [] && $modules === []) {
-            return $this;
-        }
         $ownBoards = [];
         foreach ($boards as $board) {
             $ownBoards[$board->key()] = Board::from(new Values(OwnClass::board($board, $this)));
@@ -85,7 +83,24 @@ final class Catalogue
             $ownModules[$module->key()] = ModuleClass::from(new Values(OwnClass::module($module, $this)));
         }
 
-        return new self([...$this->boards, ...$ownBoards], [...$this->modules, ...$ownModules], $this->supplies, $this->regions, $this->described);
+        $joined = $boards === [] && $modules === [] ? $this : new self([...$this->boards, ...$ownBoards], [...$this->modules, ...$ownModules], $this->supplies, $this->regions, $this->described);
+        $expanders = $joined->expandersOf($plan);
+
+        return $joined === $this && $expanders === [] ? $this : new self($joined->boards, $joined->modules, $this->supplies, $this->regions, $this->described, $expanders);
+    }
+
+    /** @return array<string, list<Module>> by node, in the order of the plan */
+    private function expandersOf(Plan $plan): array
+    {
+        $classes = array_filter($this->modules, static fn (ModuleClass $class): bool => $class->isExpander());
+        $found = [];
+        foreach (array_keys($classes) as $key) {
+            foreach ($plan->having(Module::class, 'class', $key) as $module) {
+                $found[$module->nodeId][] = $module;
+            }
+        }
+
+        return $found;
     }
 
     /** @return array<array-key, mixed> a shipped class of board or module, as its file says it */
@@ -114,9 +129,29 @@ final class Catalogue
         return isset($this->regions[$key]);
     }
 
+    /** With the pins that the node's expanders have for others. */
     public function boardOf(Node $node): ?Board
     {
-        return $node->board === null ? null : $this->boards[$node->board] ?? throw NotInCatalogue::board($node->board);
+        $board = $node->board === null ? null : $this->boards[$node->board] ?? throw NotInCatalogue::board($node->board);
+
+        return $board === null || ! isset($this->expanders[$node->id]) ? $board : $board->with($this->offered($board, $this->expanders[$node->id]));
+    }
+
+    /**
+     * @param  list<Module>  $expanders
+     * @return list<BoardPin>
+     */
+    private function offered(Board $board, array $expanders): array
+    {
+        $pins = [];
+        foreach ($expanders as $module) {
+            $class = $this->classOf($module);
+            for ($number = 0; $number < $class->offered; $number++) {
+                $pins[] = new BoardPin($module->pinName($number), count($board->pins) + count($pins), $class->offers, note: "Of {$module->name}.", number: $number, hasPullUp: in_array('digital-in', $class->offers, true), offeredBy: $module->id);
+            }
+        }
+
+        return $pins;
     }
 
     public function classOf(Module $module): ModuleClass

@@ -27,6 +27,8 @@ final readonly class ModuleClass
      * @param  bool  $ownSupply  no pin of a board is to feed it: its peaks reset the board
      * @param  bool  $keepsState  what it switches stays as it was put, without power too
      * @param  string|null  $loadPer  the setting of its output that its currents are multiplied by
+     * @param  list<string>  $offers  what each of the pins can do that it has for others
+     * @param  int  $offered  how many it has
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -57,6 +59,8 @@ final readonly class ModuleClass
         public bool $ownSupply = false,
         public bool $keepsState = false,
         public ?string $loadPer = null,
+        public int $offered = 0,
+        public array $offers = [],
     ) {
     }
 
@@ -102,6 +106,8 @@ final readonly class ModuleClass
             $values->has('ownSupply'),
             $values->has('keepsState'),
             $values->textOrNull('loadPer'),
+            $values->within('offers')?->whole('count') ?? 0,
+            $values->within('offers')?->texts('can') ?? [],
         );
     }
 
@@ -122,6 +128,12 @@ final readonly class ModuleClass
         $name = array_search('supply', $this->supplyTerminals, true);
 
         return $name === false ? null : $name;
+    }
+
+    /** It has pins for others, as a shift register has. */
+    public function isExpander(): bool
+    {
+        return $this->offered > 0;
     }
 
     /** It sends in bursts too short for any mean to show. */

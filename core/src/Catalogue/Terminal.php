@@ -64,6 +64,12 @@ final readonly class Terminal
         return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx'], true);
     }
 
+    /** A relay or a key, or which way a motor turns: it can wait for a bus, as what is timed or selected by cannot. */
+    public function isSlow(): bool
+    {
+        return $this->signal === null && ($this->contact || $this->with !== null || ($this->carries === 'output' && $this->needs === 'digital-out'));
+    }
+
     /** Both ends pull it low, and a resistor holds it high: nothing that stands in the wire may have a direction. */
     public function goesBothWays(): bool
     {

@@ -91,12 +91,15 @@ final class Sketch
         return $this;
     }
 
-    /** @param  FedFrom|string|null  $supply  a string is the key of a supply */
-    public function module(string $key, string $node, string $class, string $name, FedFrom|string|null $supply = null): self
+    /**
+     * @param  FedFrom|string|null  $supply  a string is the key of a supply
+     * @param  array<string, mixed>  $more  further fields: prefix
+     */
+    public function module(string $key, string $node, string $class, string $name, FedFrom|string|null $supply = null, array $more = []): self
     {
         $supplyId = $supply === null ? null : (is_string($supply) ? $this->id($supply) : $this->fedBy($supply, $key, $node, $class, $name));
 
-        return $this->put(ThingKind::Module, $key, ['nodeId' => $this->id($node), 'class' => $class, 'name' => $name, 'supplyId' => $supplyId]);
+        return $this->put(ThingKind::Module, $key, ['nodeId' => $this->id($node), 'class' => $class, 'name' => $name, 'supplyId' => $supplyId, ...$more]);
     }
 
     /**

@@ -29,6 +29,7 @@ final readonly class PinFitness
             ! $pin->serves($terminal->needs) => PinObstacle::Incapable,
             $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
             $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
+            $pin->offeredBy !== null && ! $terminal->isSlow() => PinObstacle::Slow,
             $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
             default => null,
         };

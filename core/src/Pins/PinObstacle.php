@@ -12,6 +12,8 @@ enum PinObstacle
     case Strap;
     /** The pin must stay an output while its bus is in use. */
     case MustDrive;
+    /** It is an expander's, and the terminal is timed, or what a bus selects by. */
+    case Slow;
     /** Its timer makes another signal. */
     case TimerTaken;
 }

@@ -20,6 +20,7 @@ final readonly class Module implements Thing
         public int $order = 0,
         public bool $pinned = false,
         public bool $owned = false,
+        public string $prefix = '',
     ) {
     }
 
@@ -39,6 +40,7 @@ final readonly class Module implements Thing
             Field::order(),
             Field::flag('pinned', 'Whether Assign leaves it on the supply that feeds it.'),
             Field::owned(),
+            Field::label('prefix', 4, 'What its pins are called by, before their number, where it has pins for others.'),
         );
     }
 
@@ -53,7 +55,14 @@ final readonly class Module implements Thing
             $values->whole('order'),
             $values->flag('pinned'),
             $values->flag('owned'),
+            $values->text('prefix'),
         );
+    }
+
+    /** @return string what a pin is called that it has for others: "X3" */
+    public function pinName(int $number): string
+    {
+        return ($this->prefix === '' ? 'X' : $this->prefix).$number;
     }
 
     public function id(): string
@@ -77,6 +86,7 @@ final readonly class Module implements Thing
             'order' => $this->order,
             'pinned' => $this->pinned,
             'owned' => $this->owned,
+            'prefix' => $this->prefix,
         ];
     }
 }

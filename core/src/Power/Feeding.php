@@ -29,6 +29,8 @@ final readonly class Feeding
     /** Supplies that may be bought: closed ones that are plugged in, the smallest first. */
     private const SOURCES = ['plug-5v-1a', 'plug-5v-3a', 'plug-12v-2a'];
 
+    public const LIKE_LOGIC_V = 0.25;
+
     private Node $node;
 
     private ?Board $board;
@@ -60,7 +62,7 @@ final readonly class Feeding
     {
         $supply = $module->supplyId === null ? null : $plan->find(Supply::kind(), $module->supplyId);
 
-        return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), true);
+        return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), $catalogue->boardOf($plan->node($module->nodeId)), true);
     }
 
     /** @return list<Module> modules of a node that what feeds them suited before, and suits no more */
@@ -178,13 +180,13 @@ final readonly class Feeding
     /** @return Generator<FeedChoice> */
     private function ifSound(FeedChoice $choice): Generator
     {
-        if (self::holds(new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue)), $choice->supply, $this->class, false)) {
+        if (self::holds(new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue)), $choice->supply, $this->class, $this->board, false)) {
             yield $choice;
         }
     }
 
     /** @param  bool  $unknown  what nobody can tell is taken for sound */
-    private static function holds(Verdicts $verdicts, Supply $supply, ModuleClass $class, bool $unknown): bool
+    private static function holds(Verdicts $verdicts, Supply $supply, ModuleClass $class, ?Board $board, bool $unknown): bool
     {
         if ($class->ownSupply && $verdicts->tree->classOf($supply)->isBoardPin()) {
             return false;
@@ -194,7 +196,10 @@ final readonly class Feeding
             return $unknown && $verdicts->isSound($supply);
         }
 
-        return $volts->isWithin($class->minV, $class->maxV) && $verdicts->isSound($supply);
+        // The pins that an expander has for others give what feeds it, and are planned as the board's.
+        $asLogic = ! $class->isExpander() || $board === null || abs($volts->nominalV - $board->logicV) <= self::LIKE_LOGIC_V;
+
+        return $asLogic && $volts->isWithin($class->minV, $class->maxV) && $verdicts->isSound($supply);
     }
 
     /** Why this one, in the words of a proposal. */

@@ -69,6 +69,7 @@ final readonly class ModulePinsView implements View
             PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->needs),
             PinObstacle::Strap => 'it decides at power-up whether the board starts',
             PinObstacle::MustDrive => 'it must stay an output while its bus is in use',
+            PinObstacle::Slow => 'an expander is too slow for it',
             PinObstacle::TimerTaken => (string) $timers->inTheWay($pin, $terminal),
             null => implode('; ', array_filter([
                 $pin->console ? 'boot messages reach it' : '',

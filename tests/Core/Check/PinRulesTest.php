@@ -91,6 +91,28 @@ final class PinRulesTest extends CoreTestCase
         yield 'a lamp on a relay that latches' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $latch($plain($s), 'relay-latching-1', []), []];
         yield 'a heater on a relay that falls back' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $latch($plain($s), 'relay-bank-1-high', ['heat']), []];
 
+        yield 'a relay on a relay' => ['channel-unfit', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Fan', OutputKind::Relay, 'r', 'IN1'), []];
+        yield 'a motor on a relay' => ['channel-unfit', static fn (Sketch $s): Sketch => $relays($plain($s))->output('o', 'n', 'Fan', OutputKind::Motor, 'r', 'IN1'), ['Fan of N is a motor, and Relays IN1 carries none']];
+        yield 'a stick on a key' => ['channel-unfit', static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'Stick', ControlKind::Axis, 'k', 'K1'), ['Stick of N is an axis, and Keys K1 carries none']];
+        yield 'a key on a key' => ['channel-unfit', static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'Press', ControlKind::Button, 'k', 'K1'), []];
+
+        // Expanders: their pins are called by a letter and a number; they are for what can wait for a bus.
+        $more = static fn (Sketch $s, FedFrom $fed = FedFrom::Board5V): Sketch => $plain($s)->module('x', 'n', 'expander-i2c-16', 'Expander', $fed);
+        yield 'a relay on an expander' => ['pin-incapable', static fn (Sketch $s): Sketch => $relays($more($s))->wire('r', 'IN1', 'X15'), []];
+        yield 'a relay beyond an expander' => ['pin-incapable', static fn (Sketch $s): Sketch => $relays($more($s))->wire('r', 'IN1', 'X16'), ['N has no pin X16']];
+        yield 'a relay on an expander that is not there' => ['pin-incapable', static fn (Sketch $s): Sketch => $relays($plain($s))->wire('r', 'IN1', 'X0'), ['N has no pin X0']];
+        yield 'a key on outputs alone' => ['pin-incapable', static fn (Sketch $s): Sketch => $keys($plain($s))->module('x', 'n', 'shift-register-8', 'Register', FedFrom::Board5V)->wire('k', 'K1', 'X0'), ['X0 of N is no digital input']];
+        yield 'a relay can wait' => ['pin-too-slow', static fn (Sketch $s): Sketch => $relays($more($s))->wire('r', 'IN1', 'X3'), []];
+        yield 'what a radio is selected by cannot' => ['pin-too-slow', static fn (Sketch $s): Sketch => $more($s)->module('y', 'n', 'packet-radio-plain', 'Other')->wire('y', 'CSN', 'X3'), ['X3 of Expander is too slow for Other CSN']];
+        yield 'a servo cannot' => ['pin-too-slow', static fn (Sketch $s): Sketch => $servo($more($s))->wire('s', 'SIG', 'X3'), ['X3 of Expander is too slow for Servo SIG']];
+        yield 'one expander' => ['expander-pins-shared', $more, []];
+        yield 'two of one letter' => ['expander-pins-shared', static fn (Sketch $s): Sketch => $more($s)->module('y', 'n', 'shift-register-8', 'Register'), ['X0 is a pin of Expander and of Register']];
+        yield 'two of two letters' => ['expander-pins-shared', static fn (Sketch $s): Sketch => $more($s)->module('y', 'n', 'shift-register-8', 'Register', more: ['prefix' => 'Y']), []];
+        yield 'one called as the board' => ['expander-pins-shared', static fn (Sketch $s): Sketch => $plain($s)->module('y', 'n', 'shift-register-8', 'Register', more: ['prefix' => 'D']), ['D0 is a pin of N and of Register']];
+        yield 'an expander fed as its board' => ['expander-fed-otherwise', $more, []];
+        yield 'an expander fed otherwise' => ['expander-fed-otherwise', static fn (Sketch $s): Sketch => $more($s, FedFrom::Board3V3), ['The pins of Expander give 3.3 V, those of its board 5']];
+        yield 'a heater on an expander' => ['hazard-keeps-state', static fn (Sketch $s): Sketch => $relays($more($s))->output('h', 'n', 'Heat', OutputKind::Relay, 'r', 'IN1', more: ['hazards' => ['heat']])->wire('r', 'IN1', 'X0'), ['Heat stays as it is when its board starts anew']];
+
         // E5: a serial port joins two ends, whatever may hang on an SPI bus.
         yield 'two modems on one port' => [
             'pin-used-twice',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pins;
 
+use Rundfunk\Build\CHeader;
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Pins\CheapestMatching;
@@ -12,6 +13,7 @@ use Rundfunk\Pins\Demands;
 use Rundfunk\Pins\PinFitness;
 use Rundfunk\Pins\PinPlanner;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
@@ -224,6 +226,47 @@ final class PinPlannerTest extends CoreTestCase
         $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('a', 'n', 'display-i2c', 'A')->module('b', 'n', 'display-i2c', 'B')->module('c', 'n', 'clock-i2c', 'C')->assigned();
         self::assertCount(6, self::pins($plan));
         self::assertSame([], self::found($plan, 'i2c-address-shared'));
+    }
+
+    /** Twenty pins, two of them the console's: eight and eight relays and eight keys are more than there are. */
+    public function test_assign_adds_the_pins_that_a_board_lacks_and_uses_them(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt);
+        foreach (['a' => 'relay-bank-8-low', 'b' => 'relay-bank-8-low'] as $key => $class) {
+            $sketch->module($key, 'n', $class, "Relays {$key}", 'plug');
+            for ($number = 1; $number <= 8; $number++) {
+                $sketch->output("{$key}{$number}", 'n', "{$key}{$number}");
+            }
+        }
+        $sketch->module('k', 'n', 'button-pad-8', 'Keys');
+        for ($number = 1; $number <= 8; $number++) {
+            $sketch->control("k{$number}", 'n', "Key {$number}", ControlKind::Button);
+        }
+        $plan = $sketch->assigned();
+        self::assertSame(['Expander'], array_values(array_filter(array_map(static fn (Module $module): string => $module->name, $plan->modules()), static fn (string $name): bool => str_starts_with($name, 'Exp') || str_starts_with($name, 'Shift'))));
+        self::assertCount(26, self::pins($plan));
+        self::assertSame(26, count(array_unique(self::pins($plan))));
+        foreach (['no-pin-left', 'pins-unassigned', 'pin-too-slow', 'expander-fed-otherwise', 'channel-missing'] as $rule) {
+            self::assertSame([], self::found($plan, $rule), $rule);
+        }
+        $node = $plan->node($sketch->id('n'));
+        $header = (new CHeader(self::knowledge()))->write($plan, $node);
+        self::assertMatchesRegularExpression('/#define EXPANDER_PIN_RELAYS_[AB]_IN\d \d+ /', $header);
+        self::assertSame([], self::assigner()->assign($plan)->proposals);
+    }
+
+    public function test_a_few_relays_too_many_want_a_shift_register_where_there_is_no_bus(): void
+    {
+        // SDA and SCL are taken by what the user fixed there.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->supply('plug', 'n', 'plug-5v-3a', 'Plug')->module('a', 'n', 'relay-bank-8-high', 'Relays', 'plug');
+        for ($number = 1; $number <= 8; $number++) {
+            $sketch->output("a{$number}", 'n', "A{$number}");
+        }
+        $sketch->module('k', 'n', 'button-pad-2', 'Keys')->control('k1', 'n', 'K1', ControlKind::Button, 'k', 'K1')->control('k2', 'n', 'K2', ControlKind::Button, 'k', 'K2')->wire('k', 'K1', 'IO4', true)->wire('k', 'K2', 'IO5', true);
+        $plan = $sketch->assigned();
+        self::assertContains('Shift register', array_map(static fn (Module $module): string => $module->name, $plan->modules()));
+        self::assertSame([], self::found($plan, 'no-pin-left'));
+        self::assertCount(14, self::pins($plan));
     }
 
     public function test_signals_that_want_one_timer_are_kept_apart(): void

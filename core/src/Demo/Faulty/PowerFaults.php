@@ -118,6 +118,16 @@ final readonly class PowerFaults
             ->wire('cellar-strip', 'DIN', 'D6')
             ->module('cellar-ear', 'cellar-13', 'infrared-receiver', 'Ear', FedFrom::Board5V)
             ->wire('cellar-ear', 'OUT', 'D2')
+            // expander-fed-otherwise, expander-pins-shared, pin-too-slow
+            ->node('cellar-14', 'Cellar 14', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->module('cellar-more-pins', 'cellar-14', 'expander-i2c-16', 'Expander', FedFrom::Board3V3)
+            ->module('cellar-shift', 'cellar-14', 'shift-register-8', 'Shift register', FedFrom::Board5V)
+            ->module('cellar-slow', 'cellar-14', 'servo-small', 'Slow servo', FedFrom::Own)
+            ->output('cellar-slow-out', 'cellar-14', 'Louvre', OutputKind::Servo, 'cellar-slow', 'SIG')
+            ->wire('cellar-slow', 'SIG', 'X4')
+            // channel-unfit: a motor on a relay
+            ->module('cellar-one', 'cellar-14', 'relay-bank-1-high', 'One relay', FedFrom::Board5V)
+            ->output('cellar-turn-out', 'cellar-14', 'Turntable', OutputKind::Motor, 'cellar-one', 'IN1')
             // hazard-keeps-state
             ->module('cellar-latch', 'cellar-13', 'relay-latching-1', 'Latch', FedFrom::Board5V)
             ->output('cellar-heat', 'cellar-13', 'Cellar heater', OutputKind::Relay, 'cellar-latch', 'SET', '2 kW heater', ['hazards' => ['heat', 'mains']]);

@@ -9,6 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Spot;
 
@@ -19,7 +20,20 @@ final readonly class HazardKeepsState implements OutputRule
     public function check(Output $output, Look $look): iterable
     {
         $module = $output->moduleId === null ? null : $look->plan->module($output->moduleId);
-        if ($module === null || $output->hazards === [] || ! $look->catalogue->classOf($module)->keepsState) {
+        if ($module === null || $output->hazards === []) {
+            return [];
+        }
+        $expander = self::expander($output, $module, $look);
+        if ($expander !== null) {
+            return [Finding::warning(
+                "{$output->name} stays as it is when its board starts anew",
+                Spot::of($output, $look->plan->node($output->nodeId)->name.", {$output->name}", 'moduleId'),
+                "{$module->name} {$output->channel} hangs on {$expander->name}, which keeps its outputs while the board is reset, hung or flashed, and holds anything at all until the first write.",
+                'Put it on a pin of the board itself, or put a second break into its circuit that does not hang on this board.',
+                numbers: ['hazards' => implode(' ', $output->hazards)],
+            )];
+        }
+        if (! $look->catalogue->classOf($module)->keepsState) {
             return [];
         }
 
@@ -30,5 +44,18 @@ final readonly class HazardKeepsState implements OutputRule
             'Put it on a relay that falls back by itself, or put a second break into its circuit that does not hang on this board.',
             numbers: ['hazards' => implode(' ', $output->hazards)],
         )];
+    }
+
+    /** Whose pin its channel is wired to, where it is not the board's own. */
+    private static function expander(Output $output, Module $module, Look $look): ?Module
+    {
+        foreach ($look->plan->pinUsesOf($module) as $use) {
+            $by = $use->terminal === $output->channel ? $look->wire($use)?->pin?->offeredBy : null;
+            if ($by !== null) {
+                return $look->plan->module($by);
+            }
+        }
+
+        return null;
     }
 }

@@ -40,33 +40,77 @@ final readonly class ChannelStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->nodes() as $node) {
-            $taken = [];
-            $homeless = [];
-            $things = array_values(array_filter(
-                [...$plan->outputsOf($node), ...$plan->controlsOf($node)],
-                static fn (Control|Output $thing): bool => $thing->kind->isWired() && ! $node->kind->isBought(),
-            ));
-            usort($things, static fn (Control|Output $a, Control|Output $b): int => $b->pinned <=> $a->pinned);
-            foreach ($things as $thing) {
-                $channel = self::channelOf($thing);
-                $module = $thing->moduleId === null ? null : $plan->module($thing->moduleId);
-                $terminal = $module === null || $channel === null ? null : $knowledge->catalogue->classOf($module)->terminal($channel);
-                $free = $module !== null && ($terminal?->shared === true || ! isset($taken[$module->id.' '.$channel]));
-                $stays = $terminal !== null && $module->nodeId === $node->id && $free && $knowledge->catalogue->classOf($module)->takes($terminal, $thing);
-                if ($thing->pinned || $stays) {
-                    $taken[$thing->moduleId.' '.$channel] = true;
-                } else {
-                    $homeless[] = $thing;
-                }
-            }
-            $placed = [...$this->readings($plan, $node, $homeless, $taken, $knowledge->catalogue)];
-            foreach ($homeless as $thing) {
-                if (! self::isReading($thing)) {
-                    $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $knowledge->catalogue)];
-                }
-            }
-            yield from self::thatHavePins($plan, $node, array_values($placed), $knowledge->catalogue);
+            yield from self::thatHavePins($plan, $node, $this->placements($plan, $node, $knowledge->catalogue), $knowledge->catalogue);
         }
+    }
+
+    /** @return list<Proposal> whether the board has pins for them or not */
+    public function placements(Plan $plan, Node $node, Catalogue $catalogue): array
+    {
+        $taken = [];
+        $homeless = [];
+        $things = array_values(array_filter(
+            [...$plan->outputsOf($node), ...$plan->controlsOf($node)],
+            static fn (Control|Output $thing): bool => $thing->kind->isWired() && ! $node->kind->isBought(),
+        ));
+        usort($things, static fn (Control|Output $a, Control|Output $b): int => $b->pinned <=> $a->pinned);
+        foreach ($things as $thing) {
+            $channel = self::channelOf($thing);
+            $module = $thing->moduleId === null ? null : $plan->module($thing->moduleId);
+            $terminal = $module === null || $channel === null ? null : $catalogue->classOf($module)->terminal($channel);
+            $free = $module !== null && ($terminal?->shared === true || ! isset($taken[$module->id.' '.$channel]));
+            $stays = $terminal !== null && $module->nodeId === $node->id && $free && $catalogue->classOf($module)->takes($terminal, $thing);
+            if ($thing->pinned || $stays) {
+                $taken[$thing->moduleId.' '.$channel] = true;
+            } else {
+                $homeless[] = $thing;
+            }
+        }
+        do {
+            $placed = $this->placed($plan, $node, $homeless, $taken, $catalogue);
+            // What fits nowhere stays where it is, right or wrong: its channel is not handed to another, which would be one fault more.
+            $kept = self::keptBy($homeless, $placed, $taken);
+            $taken += $kept;
+        } while ($kept !== []);
+
+        return $placed;
+    }
+
+    /**
+     * @param  list<Control|Output>  $homeless
+     * @param  array<string, true>  $taken  by module and channel
+     * @return list<Proposal>
+     */
+    private function placed(Plan $plan, Node $node, array $homeless, array $taken, Catalogue $catalogue): array
+    {
+        $placed = [...$this->readings($plan, $node, $homeless, $taken, $catalogue)];
+        foreach ($homeless as $thing) {
+            if (! self::isReading($thing)) {
+                $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $catalogue)];
+            }
+        }
+
+        return array_values($placed);
+    }
+
+    /**
+     * @param  list<Control|Output>  $homeless
+     * @param  list<Proposal>  $placed
+     * @param  array<string, true>  $taken
+     * @return array<string, true> channels of what was not placed, that are not yet known to be taken
+     */
+    private static function keptBy(array $homeless, array $placed, array $taken): array
+    {
+        $moved = array_map(static fn (Proposal $proposal): string => $proposal->at->id, $placed);
+        $kept = [];
+        foreach ($homeless as $thing) {
+            $channel = self::channelOf($thing);
+            if ($thing->moduleId !== null && $channel !== null && ! in_array($thing->id, $moved, true)) {
+                $kept["{$thing->moduleId} {$channel}"] = true;
+            }
+        }
+
+        return array_diff_key($kept, $taken);
     }
 
     /**
@@ -90,7 +134,7 @@ final readonly class ChannelStep implements Step
     }
 
     /** @param  list<Proposal>  $placed */
-    private static function with(Plan $plan, array $placed): Plan
+    public static function with(Plan $plan, array $placed): Plan
     {
         $draft = $plan->draft();
         foreach ($placed as $proposal) {

@@ -15,6 +15,7 @@ final readonly class ModuleOffered
     /**
      * @param  string|null  $carries  the kind of control or output on its channels
      * @param  string|null  $peakPer  what the peak is of, where an output says how many there are of it: "pixels"
+     * @param  int  $offered  how many pins it has for others
      * @param  bool  $fed  it takes current from a supply
      * @param  list<TerminalOffered>  $terminals
      * @param  list<string>  $supplyTerminals  by which it is fed
@@ -28,6 +29,7 @@ final readonly class ModuleOffered
         public ?Role $role,
         public float $peakMa,
         public ?string $peakPer,
+        public int $offered,
         public bool $fed,
         #[ListOf(TerminalOffered::class)] public array $terminals,
         #[ListOf('string')] public array $supplyTerminals,
@@ -47,6 +49,7 @@ final readonly class ModuleOffered
             $class->role,
             $class->peakMa,
             $class->loadPer,
+            $class->offered,
             $class->isFed() && $class->peakMa > 0.0,
             array_map(static fn (Terminal $terminal): TerminalOffered => new TerminalOffered($terminal->name, $terminal->needs, $terminal->carries, $terminal->doc), array_values($class->terminals)),
             array_map(strval(...), array_keys(array_filter($class->supplyTerminals, static fn (string $goes): bool => $goes === 'supply'))),

@@ -18,6 +18,7 @@
     const left = new SvelteSet<string>();
 
     const stages: Record<Proposal['stage'], string> = {
+        expander: 'More pins',
         channel: 'Relay channels and keys',
         supply: 'Supplies',
         board: 'What the boards live on',

@@ -68,7 +68,24 @@
                                 )}
                         /></td
                     >
-                    <td title={chosen?.advice}>{chosen?.name}</td>
+                    <td title={chosen?.advice}
+                        >{chosen?.name}{#if chosen !== undefined && chosen.offered > 0}
+                            <span class="text-soft flex items-center gap-1.5 text-[14px]"
+                                >pins called <TextField
+                                    quiet
+                                    mono
+                                    class="w-[52px]"
+                                    label="Letter of the pins of {module.name}"
+                                    value={module.prefix}
+                                    placeholder="X"
+                                    onsave={(prefix) =>
+                                        workspace.edit(
+                                            `Pins of ${module.name}`,
+                                            change('module', module.id, { prefix }),
+                                        )}
+                                />0 to {chosen.offered - 1}</span
+                            >{/if}</td
+                    >
                     <td class="mono whitespace-nowrap"
                         >{chosen && chosen.peakMa > 0
                             ? `${chosen.peakMa} mA${chosen.peakPer === null ? '' : ' a light'}`
