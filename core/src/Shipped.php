@@ -44,6 +44,8 @@ use Rundfunk\Pins\Rule\PinTooSlow;
 use Rundfunk\Pins\Rule\PinUsedTwice;
 use Rundfunk\Pins\Rule\ReadTooOften;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
+use Rundfunk\Pins\Rule\SoftwareDisturbs;
+use Rundfunk\Pins\Rule\SoftwareSerialTwice;
 use Rundfunk\Pins\Rule\StrapPinPulled;
 use Rundfunk\Pins\Rule\StripDeafens;
 use Rundfunk\Pins\Rule\StripTooLong;
@@ -196,6 +198,8 @@ final class Shipped
             new StrapPinPulled,
             new SwitchOnStrap,
             new ChannelUnfit,
+            new SoftwareSerialTwice,
+            new SoftwareDisturbs,
             new TimerTaken,
             new PinTooSlow,
             new ExpanderPinsShared,

@@ -178,6 +178,9 @@ final class WiringTable
         if ($pin !== null && $pin->note !== '' && ! $terminal->onBus()) {
             $note .= ' '.$pin->note;
         }
+        if ($use?->bySoftware === true) {
+            $note .= ' The program makes this signal itself.';
+        }
         $rows = [new WiringRow($module->name, $terminal->name, $use->pin ?? ($terminal->optional ? 'leave open' : '?'), OnTerminal::names($things), $use === null ? '' : $this->level($board, $module, $class, $terminal, $levels), $note)];
         $rows = [...$rows, ...$this->parts($module, $terminal->name, $levels)];
         foreach ($class->carries === 'relay' && $terminal->with === null ? $things : [] as $output) {

@@ -22,6 +22,9 @@ enum Signal: string
     /** Bits of an addressable strip, too fast for anything else to happen meanwhile. */
     case Pixels = 'pixels';
 
+    /** Marks and spaces of a remote or a fob, whose lengths the program measures as they come. */
+    case Marks = 'marks';
+
     public function words(): string
     {
         return match ($this) {
@@ -30,6 +33,7 @@ enum Signal: string
             self::Tone => 'tones',
             self::Carrier => 'infrared carrier',
             self::Pixels => 'bits of a strip',
+            self::Marks => 'marks and spaces',
         };
     }
 }

@@ -70,6 +70,22 @@ final readonly class Terminal
         return $this->signal === null && ($this->contact || $this->with !== null || ($this->carries === 'output' && $this->needs === 'digital-out'));
     }
 
+    /** What a program may make or read itself, on any plain pin: a serial line, an infrared carrier. */
+    public function canBeSoftware(): bool
+    {
+        return str_starts_with($this->needs, 'uart.') || $this->signal === Signal::Carrier;
+    }
+
+    /** What a pin must be able to do for it. */
+    public function asks(bool $bySoftware): string
+    {
+        return match (true) {
+            ! $bySoftware || ! $this->canBeSoftware() => $this->needs,
+            $this->needs === 'uart.rx' => 'digital-in',
+            default => 'digital-out',
+        };
+    }
+
     /** Both ends pull it low, and a resistor holds it high: nothing that stands in the wire may have a direction. */
     public function goesBothWays(): bool
     {

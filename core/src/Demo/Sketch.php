@@ -163,9 +163,9 @@ final class Sketch
         return "{$module} supply";
     }
 
-    public function wire(string $module, string $terminal, string $pin, bool $pinned = false): self
+    public function wire(string $module, string $terminal, string $pin, bool $pinned = false, bool $bySoftware = false): self
     {
-        return $this->put(ThingKind::PinUse, "{$module} {$terminal}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'pin' => $pin, 'pinned' => $pinned]);
+        return $this->put(ThingKind::PinUse, "{$module} {$terminal}", ['moduleId' => $this->id($module), 'terminal' => $terminal, 'pin' => $pin, 'pinned' => $pinned, 'bySoftware' => $bySoftware]);
     }
 
     /** Another pin for a terminal that has one, as only a faulty plan says. */

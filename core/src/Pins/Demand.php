@@ -81,7 +81,7 @@ final readonly class Demand
         }
         $cost = 0;
         foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches]) {
-            if ($fitness->obstacle($pin, $terminal, $latches) !== null || $fitness->isElsewhere($pin, $terminal)) {
+            if ($fitness->obstacle($pin, $terminal, $latches, $use?->bySoftware === true) !== null || $fitness->isElsewhere($pin, $terminal, $use?->bySoftware === true)) {
                 return null;
             }
             $cost += $fitness->cost($pin, $terminal);

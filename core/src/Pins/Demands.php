@@ -47,7 +47,7 @@ final readonly class Demands
                     continue;
                 }
                 $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false];
-                $terminal->onBus() ? $onBus[$module->id][] = $want : $plain[] = $want;
+                $terminal->onBus() && $use?->bySoftware !== true ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }
 

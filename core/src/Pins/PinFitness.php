@@ -21,16 +21,17 @@ final readonly class PinFitness
      * Why the terminal cannot work on the pin; null when it can.
      *
      * @param  bool  $latches  a switch is on it, which stays as it is put, through a power-up too
+     * @param  bool  $bySoftware  the program makes its signal
      */
-    public function obstacle(BoardPin $pin, Terminal $terminal, bool $latches = false): ?PinObstacle
+    public function obstacle(BoardPin $pin, Terminal $terminal, bool $latches = false, bool $bySoftware = false): ?PinObstacle
     {
         return match (true) {
             $pin->strap !== null && $latches => PinObstacle::Strap,
-            ! $pin->serves($terminal->needs) => PinObstacle::Incapable,
+            ! $pin->serves($terminal->asks($bySoftware)) => PinObstacle::Incapable,
             $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
             $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
             $pin->offeredBy !== null && ! $terminal->isSlow() => PinObstacle::Slow,
-            $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
+            ! $bySoftware && $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
             default => null,
         };
     }
@@ -49,9 +50,9 @@ final readonly class PinFitness
     }
 
     /** Its signal is made at other pins of the board. */
-    public function isElsewhere(BoardPin $pin, Terminal $terminal): bool
+    public function isElsewhere(BoardPin $pin, Terminal $terminal, bool $bySoftware): bool
     {
-        return $this->timers?->isElsewhere($pin, $terminal) === true;
+        return ! $bySoftware && $this->timers?->isElsewhere($pin, $terminal) === true;
     }
 
     public function onConsole(PinUse $use): bool

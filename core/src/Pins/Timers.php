@@ -40,7 +40,7 @@ final readonly class Timers
             }
         }
         foreach ($board->timers === [] ? [] : $wants as ['terminal' => $terminal, 'use' => $use]) {
-            if ($terminal->signal === Signal::Carrier) {
+            if ($terminal->signal === Signal::Carrier && $use?->bySoftware !== true) {
                 $timer = self::forCarrier($board, $taken, $use, $dimming);
                 $taken += $timer === null ? [] : [$timer->name => Signal::Carrier];
             }

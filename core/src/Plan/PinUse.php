@@ -17,6 +17,7 @@ final readonly class PinUse implements Thing
         public string $terminal,
         public string $pin,
         public bool $pinned = false,
+        public bool $bySoftware = false,
     ) {
     }
 
@@ -33,6 +34,7 @@ final readonly class PinUse implements Thing
             Field::text('terminal', 24, 'The terminal, as the module is marked.'),
             Field::text('pin', 24, 'The board pin, as the board is marked.'),
             Field::flag('pinned', 'Whether the user fixed it, so that Assign leaves it alone.'),
+            Field::flag('bySoftware', 'Whether the program makes the signal itself, on a pin that has no hardware for it: a serial line, an infrared carrier.'),
         );
     }
 
@@ -44,6 +46,7 @@ final readonly class PinUse implements Thing
             $values->text('terminal'),
             $values->text('pin'),
             $values->flag('pinned'),
+            $values->flag('bySoftware'),
         );
     }
 
@@ -65,6 +68,7 @@ final readonly class PinUse implements Thing
             'terminal' => $this->terminal,
             'pin' => $this->pin,
             'pinned' => $this->pinned,
+            'bySoftware' => $this->bySoftware,
         ];
     }
 }

@@ -56,17 +56,24 @@ final readonly class ModulePinsView implements View
             }
         }
 
+        $software = [];
+        foreach ($plan->pinUsesOf($module) as $use) {
+            if ($use->bySoftware) {
+                $software[$use->terminal] = true;
+            }
+        }
+
         return new ModulePins(array_map(static fn (Terminal $terminal): TerminalPins => new TerminalPins(
             $terminal->name,
-            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, $timers, isset($switches[$terminal->name])), array_values($board->pins)),
+            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, $timers, isset($switches[$terminal->name]), isset($software[$terminal->name])), array_values($board->pins)),
         ), array_values($knowledge->catalogue->classOf($module)->terminals)));
     }
 
-    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, Timers $timers, bool $latches): PinJudged
+    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, Timers $timers, bool $latches, bool $bySoftware): PinJudged
     {
-        $obstacle = $fitness->obstacle($pin, $terminal, $latches);
+        $obstacle = $fitness->obstacle($pin, $terminal, $latches, $bySoftware);
         $why = match ($obstacle) {
-            PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->needs),
+            PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->asks($bySoftware)),
             PinObstacle::Strap => 'it decides at power-up whether the board starts',
             PinObstacle::MustDrive => 'it must stay an output while its bus is in use',
             PinObstacle::Slow => 'an expander is too slow for it',

@@ -96,6 +96,19 @@ final class PinRulesTest extends CoreTestCase
         yield 'a stick on a key' => ['channel-unfit', static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'Stick', ControlKind::Axis, 'k', 'K1'), ['Stick of N is an axis, and Keys K1 carries none']];
         yield 'a key on a key' => ['channel-unfit', static fn (Sketch $s): Sketch => $keys($plain($s))->control('c', 'n', 'Press', ControlKind::Button, 'k', 'K1'), []];
 
+        // Serial by software: any plain pin, one listener at a time (common practice).
+        $modem = static fn (Sketch $s, string $key = 'm', array $pins = ['D7', 'D8'], bool $soft = true): Sketch => $s->module($key, 'n', 'modem-lte-eu', ucfirst($key), FedFrom::Own)->wire($key, 'RXD', $pins[0], bySoftware: $soft)->wire($key, 'TXD', $pins[1], bySoftware: $soft);
+        yield 'a modem on plain pins' => ['pin-incapable', static fn (Sketch $s): Sketch => $modem($plain($s), soft: false), ['D7 of N is no UART TX pin', 'D8 of N is no UART RX pin']];
+        yield 'a modem on plain pins by software' => ['pin-incapable', static fn (Sketch $s): Sketch => $modem($plain($s)), []];
+        yield 'by software on two plain pins is no split bus' => ['bus-split', static fn (Sketch $s): Sketch => $modem($plain($s)), []];
+        yield 'by software on an input alone' => ['pin-incapable', static fn (Sketch $s): Sketch => $modem($s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io'), pins: ['IO34', 'IO35']), ['IO34 of N is no digital output']];
+        yield 'one line by software' => ['software-serial-twice', static fn (Sketch $s): Sketch => $modem($plain($s)), []];
+        yield 'two lines by software' => ['software-serial-twice', static fn (Sketch $s): Sketch => $modem($modem($plain($s)), 'k', ['D5', 'D6']), ['N can listen to one of M and K at a time']];
+        yield 'a line by software beside an ear' => ['software-disturbs', static fn (Sketch $s): Sketch => $modem($plain($s))->module('ear', 'n', 'keyed-receiver', 'Ear')->wire('ear', 'DATA', 'D2'), ['M by software and Ear of N disturb each other']];
+        yield 'a line on a port beside an ear' => ['software-disturbs', static fn (Sketch $s): Sketch => $modem($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), pins: ['D18', 'D19'], soft: false)->module('ear', 'n', 'keyed-receiver', 'Ear')->wire('ear', 'DATA', 'D2'), []];
+        yield 'a carrier by software on any pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D7', bySoftware: true), []];
+        yield 'a carrier by software needs no timer' => ['timer-taken', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D5', bySoftware: true), []];
+
         // Expanders: their pins are called by a letter and a number; they are for what can wait for a bus.
         $more = static fn (Sketch $s, FedFrom $fed = FedFrom::Board5V): Sketch => $plain($s)->module('x', 'n', 'expander-i2c-16', 'Expander', $fed);
         yield 'a relay on an expander' => ['pin-incapable', static fn (Sketch $s): Sketch => $relays($more($s))->wire('r', 'IN1', 'X15'), []];

@@ -125,6 +125,16 @@ final readonly class PowerFaults
             ->module('cellar-slow', 'cellar-14', 'servo-small', 'Slow servo', FedFrom::Own)
             ->output('cellar-slow-out', 'cellar-14', 'Louvre', OutputKind::Servo, 'cellar-slow', 'SIG')
             ->wire('cellar-slow', 'SIG', 'X4')
+            // software-serial-twice, software-disturbs, cell-software-too-fast
+            ->node('cellar-15', 'Cellar 15', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->module('cellar-modem', 'cellar-15', 'modem-lte-eu', 'Modem by software', FedFrom::Own)
+            ->wire('cellar-modem', 'RXD', 'D7', bySoftware: true)->wire('cellar-modem', 'TXD', 'D8', bySoftware: true)
+            ->module('cellar-modem-2', 'cellar-15', 'modem-lte-eu', 'Second modem', FedFrom::Own)
+            ->wire('cellar-modem-2', 'RXD', 'D5', bySoftware: true)->wire('cellar-modem-2', 'TXD', 'D6', bySoftware: true)
+            ->module('cellar-fob', 'cellar-15', 'keyed-receiver', 'Fob ear', FedFrom::Board5V)
+            ->wire('cellar-fob', 'DATA', 'D2')
+            ->link('cellar-mobile', 'Cellar mobile', 'cellular')
+            ->join('cellar-mobile', 'cellar-15', Role::Both, 'cellar-modem', ['baud' => 57600])
             // channel-unfit: a motor on a relay
             ->module('cellar-one', 'cellar-14', 'relay-bank-1-high', 'One relay', FedFrom::Board5V)
             ->output('cellar-turn-out', 'cellar-14', 'Turntable', OutputKind::Motor, 'cellar-one', 'IN1')

@@ -18,6 +18,7 @@ use Rundfunk\Medium\Cellular\Rule\RateOff;
 use Rundfunk\Medium\Cellular\Rule\ReportAddressWrong;
 use Rundfunk\Medium\Cellular\Rule\ReportEmpty;
 use Rundfunk\Medium\Cellular\Rule\ReportInClear;
+use Rundfunk\Medium\Cellular\Rule\SoftwareTooFast;
 use Rundfunk\Medium\Cellular\Rule\SupplySags;
 use Rundfunk\Medium\Cellular\Rule\TextTooLong;
 use Rundfunk\Medium\Cellular\Rule\TextUnproved;
@@ -46,6 +47,7 @@ final readonly class CellularRules implements HasRules
             new TextTooLong,
             new SupplySags,
             new RateOff,
+            new SoftwareTooFast,
             new NetworkClosing,
             new WrongVariant,
             new ReportAddressWrong,

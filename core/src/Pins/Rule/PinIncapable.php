@@ -19,10 +19,11 @@ final readonly class PinIncapable implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        if ($wire->pin !== null && $wire->pin->serves($wire->terminal->needs)) {
+        $asks = $wire->terminal->asks($wire->use->bySoftware);
+        if ($wire->pin !== null && $wire->pin->serves($asks)) {
             return [];
         }
-        $needs = PinWords::of($wire->terminal->needs);
+        $needs = PinWords::of($asks);
 
         return [Finding::fault(
             $wire->pin === null ? "{$wire->node->name} has no pin {$wire->use->pin}" : "{$wire->use->pin} of {$wire->node->name} is no {$needs}",

@@ -15,7 +15,7 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 
-/** A strip whose writing stops everything else, on a board that is to hear infrared meanwhile. */
+/** A strip whose writing stops everything else, on a board that is to hear something meanwhile. */
 #[Finds('strip-deafens', WorkStep::PinsAndPower)]
 final readonly class StripDeafens implements NodeRule
 {
@@ -30,7 +30,7 @@ final readonly class StripDeafens implements NodeRule
         if ($look->board($node)?->pixelsBlock !== true) {
             return;
         }
-        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $look->catalogue->classOf($wire->module)->medium === 'infrared' && $wire->terminal->needs === 'interrupt'));
+        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $wire->terminal->signal === Signal::Marks || ($wire->use->bySoftware && $wire->terminal->needs === 'uart.rx')));
         foreach ($ears === [] ? [] : $look->wiresOf($node) as $strip) {
             $us = $strip->terminal->signal === Signal::Pixels ? self::PIXEL_US * self::pixels($look, $strip) : 0;
             if ($us <= self::HARMLESS_US) {
@@ -39,7 +39,7 @@ final readonly class StripDeafens implements NodeRule
             yield Finding::warning(
                 "{$ears[0]->module->name} of {$node->name} hears nothing while {$strip->module->name} is written",
                 $strip->at(),
-                'For '.Figures::significant($us / 1000).' ms at a time this board does nothing but send bits to the strip, with interrupts off. A key pressed meanwhile is lost, or read as another.',
+                'For '.Figures::significant($us / 1000).' ms at a time this board does nothing but send bits to the strip, with interrupts off. What is sent meanwhile is lost, or read as something else.',
                 'Give one of the two a board of its own, or write the strip only when nothing has been heard for a while.',
                 numbers: ['blocked_us' => $us],
                 about: [$strip->use->id, $ears[0]->use->id],

@@ -26,7 +26,7 @@ final readonly class TimerTaken implements NodeRule
         }
         $timers = Timers::of($board, Demands::of($look->plan, $node, $look->catalogue)->all());
         foreach ($look->wiresOf($node) as $wire) {
-            $why = $wire->pin === null ? null : $timers->inTheWay($wire->pin, $wire->terminal);
+            $why = $wire->pin === null || $wire->use->bySoftware ? null : $timers->inTheWay($wire->pin, $wire->terminal);
             if ($why === null) {
                 continue;
             }

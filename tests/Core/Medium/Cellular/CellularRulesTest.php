@@ -125,6 +125,11 @@ final class CellularRulesTest extends CoreTestCase
         yield '115200 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(['baud' => 115200], board: '8bit-5v-70io'), ['Post cannot make 115200 baud: it is +2.12 % off']];
         yield '115200 baud from a fast clock' => ['cell-rate-off', static fn () => $lane(['baud' => 115200]), []];
 
+        $soft = static fn (int $baud): Closure => static fn () => $lane(['baud' => $baud], board: '8bit-5v-20io')->wire('x', 'RXD', 'D7', bySoftware: true)->wire('x', 'TXD', 'D8', bySoftware: true);
+        yield '38400 baud by software' => ['cell-software-too-fast', $soft(38400), []];
+        yield '57600 baud by software' => ['cell-software-too-fast', $soft(57600), ['57600 baud are too fast for a serial line by software']];
+        yield '57600 baud on a port' => ['cell-software-too-fast', static fn () => $lane(['baud' => 57600]), []];
+
         yield 'an LTE modem' => ['cell-network-closing', static fn () => $lane(), []];
         yield 'a 2G modem' => ['cell-network-closing', static fn () => $lane(class: 'modem-2g'), ['Post lives on a network that is being closed']];
         yield 'the right variant' => ['cell-wrong-variant', static fn () => $lane(), []];

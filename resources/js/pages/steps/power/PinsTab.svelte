@@ -90,6 +90,24 @@
                                                     change('pinUse', wire.use.id, { pinned: !wire.use.pinned }),
                                                 )}
                                         />{/if}
+                                    {#if wire.use && wire.terminal.canBeSoftware}<label
+                                            class="text-soft ml-2 flex items-center gap-1.5 pb-1 text-[14px]"
+                                            title="On any plain pin, as slow as a program is: one line at a time, 38,400 baud at most."
+                                            ><input
+                                                type="checkbox"
+                                                class="border-soft text-accent bg-sheet rounded-[3px]"
+                                                aria-label="{wire.module.name} {wire.terminal.name} by software"
+                                                checked={wire.use.bySoftware}
+                                                onchange={(event) =>
+                                                    wire.use &&
+                                                    workspace.edit(
+                                                        `${wire.module.name} ${wire.terminal.name} by ${event.currentTarget.checked ? 'software' : 'hardware'}`,
+                                                        change('pinUse', wire.use.id, {
+                                                            bySoftware: event.currentTarget.checked,
+                                                        }),
+                                                    )}
+                                            /> by software</label
+                                        >{/if}
                                 </div>
                             </td>
                         </tr>
