@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Assign;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Severity;
@@ -28,6 +30,8 @@ final class AssignLawsTest extends CoreTestCase
 
     /** Where nothing but the console is left, being wired to it is what can be had. */
     private const OF_FULL_BOARDS = ['console-pin-taken'];
+
+    private const PAIRS = 120;
 
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
@@ -85,16 +89,45 @@ final class AssignLawsTest extends CoreTestCase
         $plan = self::assigner()->assign((new RandomPlans($seed, self::knowledge()))->plan(2))->plan;
         $before = self::graveIn($plan, Severity::Warning);
         foreach (self::changes($plan) as $words => $operation) {
-            $after = self::graveIn((new Editor(self::knowledge()))->apply($plan, [$operation])->plan, Severity::Warning);
-            $gone = array_diff_key($before, $after);
-            if ($gone === []) {
-                continue;
-            }
-            $worst = max(array_map(static fn (Finding $finding): int => $finding->severity->rank(), $gone));
-            $added = array_filter(array_diff_key($after, $before), static fn (Finding $finding): bool => $finding->severity->rank() >= $worst);
-            self::assertNotSame([], $added, "{$words} would have mended: ".implode('; ', self::titles($gone, [])));
+            self::notBetter($plan, [$operation], $before, $words);
         }
         self::assertSame([], self::assigner()->assign($plan)->proposals);
+    }
+
+    /** Nor would two of them together: drawn from all pairs, for there are tens of thousands. */
+    #[DataProvider('few')]
+    public function test_no_two_changes_together_would_have_been_better(int $seed): void
+    {
+        $plan = self::assigner()->assign((new RandomPlans($seed, self::knowledge()))->plan(2))->plan;
+        $before = self::graveIn($plan, Severity::Warning);
+        $changes = [];
+        foreach (self::changes($plan) as $words => $operation) {
+            $changes[] = [$words, $operation];
+        }
+        $random = new Randomizer(new Mt19937($seed));
+        for ($pair = 0; $pair < self::PAIRS && count($changes) > 1; $pair++) {
+            [[$one, $first], [$other, $second]] = [$changes[$random->getInt(0, count($changes) - 1)], $changes[$random->getInt(0, count($changes) - 1)]];
+            if ($first->id !== $second->id) {
+                self::notBetter($plan, [$first, $second], $before, "{$one} and {$other}");
+            }
+        }
+        self::assertGreaterThan(0, $plan->count());
+    }
+
+    /**
+     * @param  list<Operation>  $operations
+     * @param  array<string, Finding>  $before
+     */
+    private static function notBetter(Plan $plan, array $operations, array $before, string $words): void
+    {
+        $after = self::graveIn((new Editor(self::knowledge()))->apply($plan, $operations)->plan, Severity::Warning);
+        $gone = array_diff_key($before, $after);
+        if ($gone === []) {
+            return;
+        }
+        $worst = max(array_map(static fn (Finding $finding): int => $finding->severity->rank(), $gone));
+        $added = array_filter(array_diff_key($after, $before), static fn (Finding $finding): bool => $finding->severity->rank() >= $worst);
+        self::assertNotSame([], $added, "{$words} would have mended: ".implode('; ', self::titles($gone, [])));
     }
 
     /** @return iterable<string, Operation> */

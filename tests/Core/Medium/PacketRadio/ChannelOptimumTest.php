@@ -11,8 +11,8 @@ use Rundfunk\Medium\PacketRadio\PacketRadio;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Medium\PacketRadio\PacketSpectrum;
 use Rundfunk\Plan\Plan;
-use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
+use Tests\Core\Optimum;
 
 /** Channels of crowded plans against a proven optimum: minizinc with Gecode (Debian 12), the same demands stated as constraints. */
 final class ChannelOptimumTest extends CoreTestCase
@@ -65,31 +65,18 @@ final class ChannelOptimumTest extends CoreTestCase
         $band = self::knowledge()->catalogue->regionOf($plan)->band(PacketRadio::KEY);
         self::assertNotNull($band);
         $data = ['spacing' => [], 'legal' => [], 'clear' => [], 'now' => [], 'fixed' => []];
-        $set = static fn (array $channels): string => '{'.implode(',', $channels).'}';
         foreach ($plan->links() as $link) {
             $settings = PacketSettings::of($link);
             $spectrum = new PacketSpectrum($band, $plan->properties->busyWifi, $settings->rate);
             $data['spacing'][] = $settings->rate->spacingChannels();
-            $data['legal'][] = $set($spectrum->legalChannels());
+            $data['legal'][] = Optimum::set($spectrum->legalChannels());
             // What is written down as the standard has it, not as the program does.
-            $data['clear'][] = $set(array_filter($spectrum->legalChannels(), static fn (int $channel): bool => self::isClear($channel, $settings->rate->widthMhz())));
+            $data['clear'][] = Optimum::set(array_filter($spectrum->legalChannels(), static fn (int $channel): bool => self::isClear($channel, $settings->rate->widthMhz())));
             $data['now'][] = $settings->channel ?? -1;
             $data['fixed'][] = $link->pins('channel') && $settings->channel !== null ? 'true' : 'false';
         }
-        $lines = ['n = '.count($plan->links()).';'];
-        foreach ($data as $name => $values) {
-            $lines[] = "{$name} = [".implode(',', $values).'];';
-        }
-        $folder = sys_get_temp_dir().'/channels-'.getmypid();
-        file_put_contents("{$folder}.mzn", self::MODEL);
-        file_put_contents("{$folder}.dzn", implode("\n", $lines));
-        $process = new Process(['minizinc', '--solver', 'gecode', "{$folder}.mzn", "{$folder}.dzn"], timeout: 60);
-        $process->mustRun();
-        unlink("{$folder}.mzn");
-        unlink("{$folder}.dzn");
-        self::assertStringContainsString('==========', $process->getOutput(), 'proven');
 
-        return explode("\n", trim($process->getOutput()))[0];
+        return Optimum::of(self::MODEL, ['n' => (string) count($plan->links()), ...array_map(Optimum::list(...), $data)]);
     }
 
     /** Wi-Fi 1, 6, 11: 2401 to 2423, 2426 to 2448, 2451 to 2473 MHz (IEEE 802.11, centre 2407 + 5n, 22 MHz wide); a link of 2 MHz reaches 1 to either side. */
