@@ -49,6 +49,7 @@ use Rundfunk\Pins\Rule\SoftwareSerialTwice;
 use Rundfunk\Pins\Rule\StrapPinPulled;
 use Rundfunk\Pins\Rule\StripDeafens;
 use Rundfunk\Pins\Rule\StripTooLong;
+use Rundfunk\Pins\Rule\SwitchesAtStart;
 use Rundfunk\Pins\Rule\SwitchOnStrap;
 use Rundfunk\Pins\Rule\TerminalWiredTwice;
 use Rundfunk\Pins\Rule\TimerTaken;
@@ -200,6 +201,7 @@ final class Shipped
             new ChannelUnfit,
             new SoftwareSerialTwice,
             new SoftwareDisturbs,
+            new SwitchesAtStart,
             new TimerTaken,
             new PinTooSlow,
             new ExpanderPinsShared,

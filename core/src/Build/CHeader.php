@@ -6,6 +6,7 @@ namespace Rundfunk\Build;
 
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\OnLevel;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -96,7 +97,7 @@ final readonly class CHeader
         ];
         $lines = $of(CNames::upper($module->name), $class->activeLow);
         foreach ($class->channels() as $terminal) {
-            $low = OnTerminal::switchesLow($plan, $module, $class, $terminal->name);
+            $low = OnLevel::switchesLow($plan, $module, $class, $terminal->name);
             if ($low !== $class->activeLow) {
                 $lines = [...$lines, ...$of(CNames::upper("{$module->name} {$terminal->name}"), $low)];
             }

@@ -8,8 +8,6 @@ use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Output;
-use Rundfunk\Plan\Part;
-use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 
 /** What a module's terminals carry, and which way round: one truth for the wiring table and the header. */
@@ -43,13 +41,5 @@ final readonly class OnTerminal
     public static function names(array $things): string
     {
         return implode(', ', array_map(static fn (Control|Output $thing): string => $thing->name, $things));
-    }
-
-    /** Whether a low of the board's pin switches it on: a transistor between turns that over. */
-    public static function switchesLow(Plan $plan, Module $module, ModuleClass $class, string $terminal): bool
-    {
-        $drivers = array_filter($plan->partsOf($module), static fn (Part $part): bool => $part->kind === PartKind::Driver && $part->terminal === $terminal);
-
-        return $class->activeLow !== (count($drivers) % 2 === 1);
     }
 }

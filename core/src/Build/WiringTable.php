@@ -12,6 +12,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\OnLevel;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
@@ -200,7 +201,7 @@ final class WiringTable
         return match (true) {
             $terminal->carries === 'output' && $terminal->signal !== null => "{$volts}, {$terminal->signal->words()}",
             $class->keepsState => 'high for 20 ms',
-            $terminal->carries === 'output' => OnTerminal::switchesLow($this->plan, $module, $class, $terminal->name) ? 'low = on' : 'high = on',
+            $terminal->carries === 'output' => OnLevel::switchesLow($this->plan, $module, $class, $terminal->name) ? 'low = on' : 'high = on',
             $terminal->contact => 'low = pressed',
             $terminal->needs === 'analogue' => "0–{$volts}",
             $terminal->open => 'low, or let go',

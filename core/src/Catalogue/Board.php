@@ -42,9 +42,10 @@ final readonly class Board
 
     public static function from(Values $values): self
     {
+        $usual = PinStart::from($values->within('start'), null);
         $pins = [];
         foreach ($values->each('pins') as $index => $pin) {
-            $pins[$pin->text('name')] = BoardPin::from($pin, $index);
+            $pins[$pin->text('name')] = BoardPin::from($pin, $index, $usual);
         }
         $current = $values->within('pinCurrent') ?? throw new LogicException('A board without pin currents.');
 

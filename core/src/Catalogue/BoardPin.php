@@ -30,10 +30,12 @@ final readonly class BoardPin
         public bool $hasPullUp = true,
         public ?int $pullUpOhm = null,
         public ?string $offeredBy = null,
+        public PinStart $start = new PinStart(PinState::Floats, PinState::Floats, PinState::Floats),
     ) {
     }
 
-    public static function from(Values $values, int $index): self
+    /** @param  PinStart|null  $usual  what the board's pins do at its start unless they say otherwise */
+    public static function from(Values $values, int $index, ?PinStart $usual = null): self
     {
         return new self(
             $values->text('name'),
@@ -47,6 +49,8 @@ final readonly class BoardPin
             $values->wholeOrNull('number') ?? (int) preg_replace('/\D/', '', $values->text('name')),
             ! $values->has('noPullUp'),
             $values->wholeOrNull('pullUpOhm'),
+            null,
+            PinStart::from($values->within('start'), $usual),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Level;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\PinUse;
@@ -13,7 +14,7 @@ use Rundfunk\Plan\PinUse;
 final readonly class Demand
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $wants  one, or every terminal on the bus line
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $wants  one, or every terminal on the bus line
      * @param  string|null  $busLine  such as "spi0.sck"
      */
     public function __construct(public string $key, public array $wants, public ?string $busLine = null)
@@ -80,16 +81,15 @@ final readonly class Demand
             return null;
         }
         $cost = 0;
-        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches]) {
+        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches, 'on' => $on]) {
             if ($fitness->obstacle($pin, $terminal, $latches, $use?->bySoftware === true) !== null || $fitness->isElsewhere($pin, $terminal, $use?->bySoftware === true)) {
                 return null;
             }
-            $cost += $fitness->cost($pin, $terminal);
+            $cost += $fitness->cost($pin, $terminal, $on);
             $cost += match (true) {
                 $use === null => PinCost::NEWCOMER,
                 $use->pin === $pin->name => 0,
-                // A use on the console is a warning already.
-                $fitness->onConsole($use) && ! $pin->console => PinCost::OFF_CONSOLE,
+                $fitness->isIllPlaced($use, $on) && ! $fitness->isIll($pin, $on) => PinCost::OFF_CONSOLE,
                 default => PinCost::CHANGE,
             };
         }

@@ -6,6 +6,7 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Catalogue\Level;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
@@ -17,8 +18,8 @@ use Rundfunk\Plan\Plan;
 final readonly class Demands
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $plain
-     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>>  $onBus  by module id
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $plain
+     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>>  $onBus  by module id
      * @param  array<string, int>  $addresses  on an I²C bus, by module id
      */
     private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses)
@@ -39,14 +40,15 @@ final readonly class Demands
             foreach ($plan->pinUsesOf($module) as $use) {
                 $uses[$use->terminal] ??= $use;
             }
-            foreach ($catalogue->classOf($module)->terminals as $terminal) {
+            $class = $catalogue->classOf($module);
+            foreach ($class->terminals as $terminal) {
                 $use = $uses[$terminal->name] ?? null;
                 $channel = $terminal->with ?? ($terminal->carries === null ? null : $terminal->name);
                 $idle = $terminal->optional || ($channel !== null && ! isset($carried[$module->id][$channel]));
                 if ($idle && $use === null) {
                     continue;
                 }
-                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false];
+                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal)];
                 $terminal->onBus() && $use?->bySoftware !== true ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }
@@ -111,7 +113,7 @@ final readonly class Demands
      * A serial line joins two ends and no third; and what the user fixed on a pin that is not this line's must not drag the
      * others of the bus along.
      *
-     * @param  array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}  $want
+     * @param  array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}  $want
      */
     private function standsAlone(array $want, string $line): bool
     {
@@ -128,13 +130,13 @@ final readonly class Demands
         return $this->unmet() === [];
     }
 
-    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}> */
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}> */
     public function all(): array
     {
         return array_merge($this->plain, ...array_values($this->onBus));
     }
 
-    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}> */
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}> */
     public function unmet(): array
     {
         return array_values(array_filter($this->all(), static fn (array $want): bool => $want['use'] === null));

@@ -6,6 +6,7 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Level;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\PinUse;
 
@@ -37,11 +38,12 @@ final readonly class PinFitness
     }
 
     /** What is lost when the terminal takes the pin; the more, the worse. Pins are told apart by their order. */
-    public function cost(BoardPin $pin, Terminal $terminal): int
+    public function cost(BoardPin $pin, Terminal $terminal, ?Level $on = null): int
     {
         $plain = in_array($terminal->needs, ['digital-in', 'digital-out'], true);
 
         return ($pin->console ? PinCost::CONSOLE : 0)
+            + ($on !== null && $pin->start->switchesOn($on) !== null ? PinCost::CONSOLE : 0)
             + ($pin->strap !== null ? PinCost::STRAP : 0)
             + ($pin->led ? PinCost::LED : 0)
             + ($terminal->contact && ! $pin->hasPullUp ? PinCost::NO_PULL_UP : 0)
@@ -55,9 +57,17 @@ final readonly class PinFitness
         return ! $bySoftware && $this->timers?->isElsewhere($pin, $terminal) === true;
     }
 
-    public function onConsole(PinUse $use): bool
+    /** Where it is now there is a warning already: on the console, or where the board's start works it. */
+    public function isIllPlaced(PinUse $use, ?Level $on): bool
     {
-        return $this->board->pin($use->pin)?->console === true;
+        $pin = $this->board->pin($use->pin);
+
+        return $pin !== null && $this->isIll($pin, $on);
+    }
+
+    public function isIll(BoardPin $pin, ?Level $on): bool
+    {
+        return $pin->console || ($on !== null && $pin->start->switchesOn($on) !== null);
     }
 
     private function mustDrive(BoardPin $pin): bool

@@ -6,6 +6,7 @@ namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Level;
 use Rundfunk\Catalogue\Signal;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Catalogue\Timer;
@@ -23,7 +24,7 @@ final readonly class Timers
     {
     }
 
-    /** @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool}>  $wants  all that asks for a pin of the board */
+    /** @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $wants  all that asks for a pin of the board */
     public static function of(Board $board, array $wants): self
     {
         $signals = array_map(static fn (array $want): ?Signal => $want['terminal']->signal, $wants);

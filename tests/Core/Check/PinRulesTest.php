@@ -12,6 +12,7 @@ use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: what is wired, and what each rule about pins and supplies must say of it. */
@@ -108,6 +109,17 @@ final class PinRulesTest extends CoreTestCase
         yield 'a line on a port beside an ear' => ['software-disturbs', static fn (Sketch $s): Sketch => $modem($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), pins: ['D18', 'D19'], soft: false)->module('ear', 'n', 'keyed-receiver', 'Ear')->wire('ear', 'DATA', 'D2'), []];
         yield 'a carrier by software on any pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D7', bySoftware: true), []];
         yield 'a carrier by software needs no timer' => ['timer-taken', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D5', bySoftware: true), []];
+
+        // At reset and in the boot loader (data sheets of the classes, from memory): the 8-bit board's lamp flashes, the small Wi-Fi board's 16 is high.
+        $click = static fn (Sketch $s, string $board, string $class, string $pin): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('r', 'n', $class, 'Relay', FedFrom::Own)->output('o', 'n', 'Horn', OutputKind::Relay, 'r', 'IN1')->wire('r', 'IN1', $pin);
+        yield 'a relay on the lamp pin' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, '8bit-5v-20io', 'relay-bank-1-high', 'D13'), ['Horn of N is worked by D13 while the board waits for a new program, at each start']];
+        yield 'one that low switches on there' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, '8bit-5v-20io', 'relay-bank-1-low', 'D13'), ['Horn of N is worked by D13 while the board waits for a new program, at each start']];
+        yield 'a relay on a quiet pin' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, '8bit-5v-20io', 'relay-bank-1-high', 'D7'), []];
+        yield 'a relay on a pin that is high' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, 'wifi-3v3-11io', 'relay-bank-1-high', 'IO16'), ['Horn of N is worked by IO16 at power-up and reset']];
+        yield 'one that low switches on, on a pin that is high' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, 'wifi-3v3-11io', 'relay-bank-1-low', 'IO16'), []];
+        yield 'behind a transistor' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, 'wifi-3v3-11io', 'relay-bank-1-low', 'IO16')->part('r', 'IN1', PartKind::Driver, ['ohms' => 1000]), ['Horn of N is worked by IO16 at power-up and reset']];
+        yield 'a weak pull works no coil' => ['switches-at-start', static fn (Sketch $s): Sketch => $click($s, '32bit-3v3-26io', 'relay-bank-1-low', 'GP2'), []];
+        yield 'a key on the lamp pin' => ['switches-at-start', static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D13'), []];
 
         // Expanders: their pins are called by a letter and a number; they are for what can wait for a bus.
         $more = static fn (Sketch $s, FedFrom $fed = FedFrom::Board5V): Sketch => $plain($s)->module('x', 'n', 'expander-i2c-16', 'Expander', $fed);

@@ -135,6 +135,10 @@ final readonly class PowerFaults
             ->wire('cellar-fob', 'DATA', 'D2')
             ->link('cellar-mobile', 'Cellar mobile', 'cellular')
             ->join('cellar-mobile', 'cellar-15', Role::Both, 'cellar-modem', ['baud' => 57600])
+            // switches-at-start: a relay on the pin whose lamp flashes
+            ->module('cellar-click', 'cellar-14', 'relay-bank-1-high', 'Clicking relay', FedFrom::Board5V)
+            ->output('cellar-click-out', 'cellar-14', 'Click', OutputKind::Relay, 'cellar-click', 'IN1')
+            ->wire('cellar-click', 'IN1', 'D13')
             // channel-unfit: a motor on a relay
             ->module('cellar-one', 'cellar-14', 'relay-bank-1-high', 'One relay', FedFrom::Board5V)
             ->output('cellar-turn-out', 'cellar-14', 'Turntable', OutputKind::Motor, 'cellar-one', 'IN1')
