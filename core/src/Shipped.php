@@ -60,6 +60,7 @@ use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
 use Rundfunk\Power\Levels\Rule\LevelTooLow;
+use Rundfunk\Power\Levels\Rule\LowTooHigh;
 use Rundfunk\Power\Levels\Rule\PinOverdrawn;
 use Rundfunk\Power\Levels\Rule\PullUpMissing;
 use Rundfunk\Power\Levels\Rule\RelayHolds;
@@ -243,6 +244,7 @@ final class Shipped
             new LevelTooLow,
             new RelayHolds,
             new PullUpMissing,
+            new LowTooHigh,
             new SeriesMissing,
             new PinOverdrawn,
             new BufferMissing,

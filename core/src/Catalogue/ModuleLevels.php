@@ -15,6 +15,9 @@ final readonly class ModuleLevels
      * @param  float|null  $ledDropV  what an opto input with an indicator in series keeps for itself
      * @param  float|null  $outHighShare  of its supply
      * @param  float|null  $outLeastHighV  the lowest that it calls high
+     * @param  float|null  $inLowV  up to here it reads low
+     * @param  float|null  $inLowShare  of its supply
+     * @param  float|null  $outMostLowV  the highest that it calls low
      */
     private function __construct(
         private ?float $inHighV,
@@ -25,6 +28,9 @@ final readonly class ModuleLevels
         private ?float $outHighV,
         private ?float $outHighShare,
         private ?float $outLeastHighV,
+        private ?float $inLowV,
+        private ?float $inLowShare,
+        public ?float $outMostLowV,
     ) {
     }
 
@@ -42,6 +48,9 @@ final readonly class ModuleLevels
             $out->numberOrNull('highV'),
             $out->numberOrNull('highShare'),
             $out->numberOrNull('leastHighV'),
+            $in->numberOrNull('lowV'),
+            $in->numberOrNull('lowShare'),
+            $out->numberOrNull('mostLowV'),
         );
     }
 
@@ -55,6 +64,12 @@ final readonly class ModuleLevels
     public function inHighV(?float $supplyV): ?float
     {
         return $this->inHighV ?? ($supplyV === null || $this->inHighShare === null ? null : $this->inHighShare * $supplyV);
+    }
+
+    /** @return float|null up to here an input reads low; null where nothing is known */
+    public function inLowV(?float $supplyV): ?float
+    {
+        return $this->inLowV ?? ($supplyV === null || $this->inLowShare === null ? null : $this->inLowShare * $supplyV);
     }
 
     /** @return float|null the highest that it gives */

@@ -76,6 +76,7 @@ final readonly class NodeLevelsView implements View
             $wire->terminal->open => 'pulled low, or let go',
             $levels->isTooHigh() => $volts($levels->arrivesV()).' arrive: too much',
             $levels->isTooLow() => $volts($levels->leastArrivesV()).' arrive: too little',
+            $levels->isLowTooHigh() => 'a low is still '.$volts($levels->lowArrivesV()).': too much',
             $levels->takesV !== null && $levels->leastArrivesV() !== null => $volts($levels->arrivesV()).', '.Figures::significant($levels->leastArrivesV() - $levels->takesV).' V to spare',
             default => $volts($levels->arrivesV()),
         };
@@ -87,7 +88,7 @@ final readonly class NodeLevelsView implements View
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, $levels->driven,
             $volts($levels->givesV), $takes === '' ? '–' : $takes, $pullUpOhm === null ? $arrives : 'nothing holds it high',
-            ! $levels->isTooHigh() && ! $levels->isTooLow() && ! $levels->holdsOn() && $pullUpOhm === null,
+            ! $levels->isTooHigh() && ! $levels->isTooLow() && ! $levels->isLowTooHigh() && ! $levels->holdsOn() && $pullUpOhm === null,
             self::between($levels->parts),
         );
     }

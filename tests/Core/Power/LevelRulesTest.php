@@ -13,6 +13,7 @@ use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** A row a wire: what is at its ends and between, and what each rule about levels must say. Figures: data sheets of the classes, from memory. */
@@ -84,6 +85,14 @@ final class LevelRulesTest extends CoreTestCase
         yield 'a buzzer on a pin of 20 mA' => ['pin-overdrawn', $buzzer('8bit-5v-20io', 'D4'), ['Buzzer takes 30 mA from D4 of N, which gives 20']];
         yield 'a buzzer on a pin of 12 mA' => ['pin-overdrawn', $buzzer('wifi-3v3-11io', 'IO4'), ['Buzzer takes 30 mA from IO4 of N, which gives 12']];
         yield 'a buzzer behind a transistor' => ['pin-overdrawn', $between($buzzer('8bit-5v-20io', 'D4'), PartKind::Driver, ['ohms' => 1600], 'SIG'), []];
+
+        // V_OL of a board is 0.1 V into CMOS inputs; a part that takes no more than 0.05 for low never hears one. Through a divider it does.
+        $shy = static fn (float $lowV): Closure => static fn (Sketch $s): Sketch => $s->describe(ThingKind::OwnModule, 'shy', 'Shy', 'relay-bank-1-high', ['levels' => ['in' => ['highV' => 2.0, 'lowV' => $lowV, 'mostV' => 6.0]]])
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', $s->classOf('shy'), 'Part', FedFrom::Board5V)->wire('m', 'IN1', 'D4');
+        yield 'a low that is low enough' => ['low-too-high', $shy(0.1), []];
+        yield 'a low that is not' => ['low-too-high', $shy(0.05), ['A low of 0.1 V from N is above the 0.05 V up to which Part IN1 takes one']];
+        yield 'a low through a shifter' => ['low-too-high', $between($shy(0.05), PartKind::Shifter, [], 'IN1'), []];
+        yield 'half a low' => ['low-too-high', $between($shy(0.05), PartKind::Divider, ['ohms' => 1000, 'lowerOhms' => 1000], 'IN1'), []];
 
         $key = static fn (string $board, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', 'button-pad-1', 'Key')->wire('m', 'K1', $pin);
         yield 'a key on a pin that holds it up' => ['pull-up-missing', $key('wifi-3v3-26io', 'IO25'), []];

@@ -139,6 +139,10 @@ final readonly class PowerFaults
             ->module('cellar-click', 'cellar-14', 'relay-bank-1-high', 'Clicking relay', FedFrom::Board5V)
             ->output('cellar-click-out', 'cellar-14', 'Click', OutputKind::Relay, 'cellar-click', 'IN1')
             ->wire('cellar-click', 'IN1', 'D13')
+            // low-too-high: a relay of our own that wants to see a low of next to nothing
+            ->describe(ThingKind::OwnModule, 'cellar-shy', 'Shy relay', 'relay-bank-1-high', ['levels' => ['in' => ['highV' => 2.5, 'lowV' => 0.05, 'mostV' => 6.0]]])
+            ->module('cellar-shy-one', 'cellar-14', $sketch->classOf('cellar-shy'), 'Shy relay', FedFrom::Board5V)
+            ->wire('cellar-shy-one', 'IN1', 'D3')
             // channel-unfit: a motor on a relay
             ->module('cellar-one', 'cellar-14', 'relay-bank-1-high', 'One relay', FedFrom::Board5V)
             ->output('cellar-turn-out', 'cellar-14', 'Turntable', OutputKind::Motor, 'cellar-one', 'IN1')

@@ -20,11 +20,13 @@ final readonly class LevelParts
 
     public static function fitting(Plan $plan, WireLevels $levels): self
     {
-        $divider = $levels->isTooHigh() || $levels->divider() !== null ? $levels->dividerThatFits() : null;
+        // What divides a high divides a low as well, and never enough: that wants a shifter.
+        $divides = ! $levels->isLowTooHigh() && ($levels->isTooHigh() || $levels->divider() !== null);
+        $divider = $divides ? $levels->dividerThatFits() : null;
         $without = array_values(array_filter($levels->parts, static fn (Part $part): bool => $part->kind === PartKind::Divider || ($part->kind === PartKind::SeriesResistor && $levels->wire->terminal->seriesOhm === null)));
         if ($divider === null) {
             // A high that is enough by itself needs nothing; only what was put there spoils it.
-            $straight = $without !== [] && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
+            $straight = $without !== [] && ! $levels->isLowTooHigh() && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
 
             return new self(
                 $straight ? 'nothing between: straight' : 'level shifter, one channel',

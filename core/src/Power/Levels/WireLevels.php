@@ -26,6 +26,8 @@ final readonly class WireLevels
      * @param  float|null  $leastGivesV  the lowest high
      * @param  float|null  $takesV  from here on the other end takes it for high
      * @param  float|null  $mostV  the most that the other end stands
+     * @param  float|null  $givesLowV  the highest low
+     * @param  float|null  $takesLowV  up to here the other end takes it for low
      * @param  list<Part>  $parts  at the terminal
      */
     private function __construct(
@@ -38,6 +40,8 @@ final readonly class WireLevels
         public ?float $mostV,
         public ?float $supplyV,
         public array $parts,
+        public ?float $givesLowV = null,
+        public ?float $takesLowV = null,
     ) {
     }
 
@@ -55,7 +59,7 @@ final readonly class WireLevels
         $board = $wire->board;
         $parts = array_values(array_filter($parts, static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
         if (! $wire->terminal->isDriven()) {
-            return new self($wire, $class, false, $levels->outHighV($supplyV), $levels->outLeastHighV($supplyV), $wire->terminal->needs === 'analogue' ? null : $board->levels->highInV, $board->levels->mostInV, $supplyV, $parts);
+            return new self($wire, $class, false, $levels->outHighV($supplyV), $levels->outLeastHighV($supplyV), $wire->terminal->needs === 'analogue' ? null : $board->levels->highInV, $board->levels->mostInV, $supplyV, $parts, $levels->outMostLowV, $wire->terminal->needs === 'analogue' ? null : $board->levels->lowInV);
         }
 
         return new self(
@@ -66,6 +70,8 @@ final readonly class WireLevels
             $levels->inMostV,
             $supplyV,
             $parts,
+            $board->levels->lowOutV,
+            $levels->inLowV($supplyV),
         );
     }
 
@@ -119,10 +125,23 @@ final readonly class WireLevels
         return $arrivesV !== null && $this->takesV !== null && $arrivesV < $this->takesV - 1e-6;
     }
 
+    /** @return float|null the highest low that arrives; null where it is made to fit, or nobody can tell */
+    public function lowArrivesV(): ?float
+    {
+        return $this->givesLowV === null || $this->isShifted() ? null : $this->givesLowV * ($this->divider()?->share() ?? 1.0);
+    }
+
+    public function isLowTooHigh(): bool
+    {
+        $arrivesV = $this->lowArrivesV();
+
+        return $arrivesV !== null && $this->takesLowV !== null && $arrivesV > $this->takesLowV + 1e-6;
+    }
+
     /** Parts between are wanting, or wrong. */
     public function isWrong(): bool
     {
-        return $this->isTooHigh() || $this->isTooLow() || $this->holdsOn();
+        return $this->isTooHigh() || $this->isTooLow() || $this->isLowTooHigh() || $this->holdsOn();
     }
 
     /** @return float|null volts that a high leaves across an opto input whose other side hangs on the module's supply; null where there is none */

@@ -54,6 +54,7 @@ final readonly class PartStep implements Step
             $why = match (true) {
                 $levels->isTooHigh() => Figures::significant((float) $levels->arrivesV()).' V would go into an input that stands '.Figures::significant((float) $levels->mostV).'.',
                 $levels->isTooLow() => Figures::significant((float) $levels->leastArrivesV()).' V are below the '.Figures::significant((float) $levels->takesV).' V that it takes for high.',
+                $levels->isLowTooHigh() => 'A low of '.Figures::significant((float) $levels->lowArrivesV()).' V is above the '.Figures::significant((float) $levels->takesLowV).' V up to which it takes one for low.',
                 default => 'A high would leave '.Figures::significant((float) $levels->leftAcrossLedV()).' V across its input: enough to hold it on.',
             };
             yield new Proposal($this->stage(), $spot, "Between {$wire->node->name} and {$wire->module->name} {$wire->terminal->name}", null, "{$parts->words} (buy)", $why, $parts->operations);

@@ -109,12 +109,13 @@
         {#if description.levels?.in}
             <Figures
                 title="What its inputs take"
-                says="High from so many volts on, or from a share of its supply; and the most that they stand."
+                says="High from so many volts on, or from a share of its supply; low up to so many; and the most that they stand."
                 of={own.name}
                 {description}
                 figures={[
                     { path: ['levels', 'in', 'highV'], label: 'V_IH', unit: 'V' },
                     { path: ['levels', 'in', 'highShare'], label: 'or of supply' },
+                    { path: ['levels', 'in', 'lowV'], label: 'V_IL', unit: 'V' },
                     { path: ['levels', 'in', 'mostV'], label: 'Stand', unit: 'V' },
                 ]}
                 onset={set}
@@ -123,13 +124,14 @@
         {#if description.levels?.out}
             <Figures
                 title="What its outputs give"
-                says="A high of so many volts, or of a share of its supply; and the lowest that it calls high."
+                says="A high of so many volts, or of a share of its supply; the lowest that it calls high, and the highest that it calls low."
                 of={own.name}
                 {description}
                 figures={[
                     { path: ['levels', 'out', 'highV'], label: 'V_OH', unit: 'V' },
                     { path: ['levels', 'out', 'highShare'], label: 'or of supply' },
                     { path: ['levels', 'out', 'leastHighV'], label: 'At the least', unit: 'V' },
+                    { path: ['levels', 'out', 'mostLowV'], label: 'V_OL', unit: 'V' },
                 ]}
                 onset={set}
             />
