@@ -21,6 +21,12 @@ final readonly class PinStart
         return new self($of('reset', $usual->reset ?? PinState::Floats), $of('bootloader', $usual->bootloader ?? PinState::Floats), $of('initial', $usual->initial ?? PinState::Floats));
     }
 
+    /** It drives nothing: a weak pull at the most. */
+    public function isQuiet(): bool
+    {
+        return ! $this->reset->drives() && ! $this->bootloader->drives() && ! $this->initial->drives();
+    }
+
     /** @return string|null when it does, in words; null where it never works such a thing */
     public function switchesOn(Level $on): ?string
     {

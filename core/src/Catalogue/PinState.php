@@ -23,6 +23,11 @@ enum PinState: string
     /** It says something: a lamp that flashes, a console that talks. */
     case Toggles = 'toggles';
 
+    public function drives(): bool
+    {
+        return in_array($this, [self::High, self::Low, self::Toggles], true);
+    }
+
     /** It works what hangs on it, which such a level switches on. */
     public function switchesOn(Level $on): bool
     {

@@ -22,8 +22,11 @@ final readonly class SwitchesAtStart implements NodeRule
     public function check(Node $node, Look $look): iterable
     {
         foreach ($look->wiresOf($node) as $wire) {
+            if ($wire->pin === null || $wire->pin->start->isQuiet()) {
+                continue;
+            }
             $on = OnLevel::of($look->plan, $wire->module, $look->catalogue->classOf($wire->module), $wire->terminal);
-            $when = $on === null ? null : $wire->pin?->start->switchesOn($on);
+            $when = $on === null ? null : $wire->pin->start->switchesOn($on);
             if ($on === null || $when === null) {
                 continue;
             }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Rundfunk\Pins\Rule;
 
+use Rundfunk\Catalogue\Signal;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
+use Rundfunk\Check\Wire;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Pins\Demands;
 use Rundfunk\Pins\Rewiring;
@@ -24,8 +26,12 @@ final readonly class TimerTaken implements NodeRule
         if ($board === null || $board->timers === []) {
             return;
         }
+        $dimming = array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $wire->terminal->signal === Signal::Pwm || $wire->terminal->signal === Signal::Carrier);
+        if ($dimming === []) {
+            return;
+        }
         $timers = Timers::of($board, Demands::of($look->plan, $node, $look->catalogue)->all());
-        foreach ($look->wiresOf($node) as $wire) {
+        foreach ($dimming as $wire) {
             $why = $wire->pin === null || $wire->use->bySoftware ? null : $timers->inTheWay($wire->pin, $wire->terminal);
             if ($why === null) {
                 continue;
