@@ -92,6 +92,7 @@ for (const theme of ['light', 'dark'] as const) {
                               ['site', 'Site'],
                               ['build', 'Pocket A'],
                               ['history', 'History'],
+                              ['own', 'Own parts'],
                           ] as const)
                         : []),
                 ] as const;
@@ -101,6 +102,12 @@ for (const theme of ['light', 'dark'] as const) {
                     await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
                     await sound(page);
                 }
+                // Own parts: a board of the one plan, a module of the other.
+                await page.goto(`/${address}/own`);
+                const own = plan === 'linden-hollow' ? 'Relay pair, potted' : 'Board from the cellar';
+                await page.getByRole('link', { name: own }).click();
+                await expect(page.getByRole('heading', { level: 1, name: own })).toBeVisible();
+                await sound(page);
                 await page.goto(`/${address}/power`);
                 await page
                     .getByLabel('Node', { exact: true })
