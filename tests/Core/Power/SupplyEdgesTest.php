@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Power;
 
+use PHPUnit\Framework\Attributes\Group;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
@@ -45,6 +46,7 @@ final class SupplyEdgesTest extends CoreTestCase
         }
     }
 
+    #[Group('timing')]
     public function test_thousands_of_supplies_are_looked_through_in_no_time(): void
     {
         $started = microtime(true);
