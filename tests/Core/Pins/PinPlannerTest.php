@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pins;
 
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\Signal;
+use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Pins\CheapestMatching;
 use Rundfunk\Pins\Demand;
@@ -285,6 +289,46 @@ final class PinPlannerTest extends CoreTestCase
         ksort($pins);
         self::assertSame(['Emitter' => 'D3', 'Fan' => 'D5', 'Glow' => 'D6'], array_intersect_key($pins, ['Emitter' => 1, 'Fan' => 1, 'Glow' => 1]));
         self::assertSame([], self::found($plan, 'timer-taken'));
+    }
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, array<string, string>}> what is on the board besides, and the pins of emitters */
+    public static function carriers(): iterable
+    {
+        $on = static fn (Sketch $s, string $board): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board);
+        $eye = static fn (Sketch $s, string $name = 'Eye', ?string $pin = null): Sketch => $pin === null ? $s->module(strtolower($name), 'n', 'infrared-emitter', $name) : $s->module(strtolower($name), 'n', 'infrared-emitter', $name)->wire(strtolower($name), 'IN', $pin);
+        $fan = static fn (Sketch $s, string $pin): Sketch => $s->module('fan', 'n', 'transistor-4v5', 'Fan')->output('air', 'n', 'Air', OutputKind::Pwm, 'fan', 'GATE')->wire('fan', 'GATE', $pin);
+        $beep = static fn (Sketch $s): Sketch => $s->module('beep', 'n', 'buzzer-driven', 'Beep')->output('sound', 'n', 'Sound', OutputKind::Tone, 'beep', 'SIG');
+        $servo = static fn (Sketch $s): Sketch => $s->module('servo', 'n', 'servo-small', 'Servo')->output('flap', 'n', 'Flap', OutputKind::Servo, 'servo', 'SIG');
+        // Timers from memory of the classes' sheets: of the small board 1 (9, 10: servo), 2 (3, 11: tone); of the large 1 (11, 12), 2 (9, 10: tone), 3 (2, 3, 5), 4 (6 to 8), 5 (44 to 46: servo).
+        yield 'the lowest pin of a free timer' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-20io')), ['Eye' => 'D3']];
+        yield 'a timer that no library takes goes before' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-70io')), ['Eye' => 'D2']];
+        yield 'not the one that dims' => [static fn (Sketch $s): Sketch => $eye($fan($on($s, '8bit-5v-70io'), 'D3')), ['Eye' => 'D6']];
+        yield 'not the one of the tone' => [static fn (Sketch $s): Sketch => $eye($beep($on($s, '8bit-5v-20io'))), ['Eye' => 'D9']];
+        yield 'not the one of the servo' => [static fn (Sketch $s): Sketch => $eye($servo($fan($on($s, '8bit-5v-20io'), 'D5'))), ['Eye' => 'D3']];
+        yield 'none is left' => [static fn (Sketch $s): Sketch => $eye($servo($beep($on($s, '8bit-5v-20io')))), []];
+        yield 'it stays where it is' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-20io'), pin: 'D10'), ['Eye' => 'D10']];
+        yield 'the clock\'s timer is no place to stay' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-20io'), pin: 'D5'), ['Eye' => 'D3']];
+        yield 'two share a timer, which has one pace' => [static fn (Sketch $s): Sketch => $eye($eye($on($s, '8bit-5v-20io'), 'Eye', 'D11'), 'Other'), ['Eye' => 'D11', 'Other' => 'D3']];
+        yield 'two new ones likewise' => [static fn (Sketch $s): Sketch => $eye($eye($fan($on($s, '8bit-5v-20io'), 'D9')), 'Other'), ['Eye' => 'D3', 'Other' => 'D11']];
+    }
+
+    /**
+     * @param  Closure(Sketch): Sketch  $draw
+     * @param  array<string, string>  $expected
+     */
+    #[DataProvider('carriers')]
+    public function test_an_infrared_carrier_gets_a_timer_that_nothing_else_wants(Closure $draw, array $expected): void
+    {
+        $sketch = $draw(self::sketch());
+        $plan = $sketch->plan();
+        $pins = [];
+        foreach ((new PinPlanner(self::knowledge()->catalogue))->plan($plan, $plan->node($sketch->id('n')))->placed ?? [] as ['demand' => $demand, 'pin' => $pin]) {
+            if ($demand->wants[0]['terminal']->signal === Signal::Carrier) {
+                $pins[$demand->wants[0]['module']->name] = $pin->name;
+            }
+        }
+        ksort($pins);
+        self::assertSame($expected, $pins);
     }
 
     public function test_a_motor_s_direction_pins_come_with_its_speed(): void
