@@ -8,6 +8,7 @@
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
     import Figures from './Figures.svelte';
+    import FigureTable from './FigureTable.svelte';
 
     let { own, catalogue }: { own: Schemas['OwnBoard']; catalogue: Catalogue } = $props();
     type Description = NonNullable<Schemas['OwnBoard']['description']>;
@@ -24,6 +25,12 @@
     ];
     const inputs = { usb: 'USB socket', vin: 'VIN pin', '5v': '5V pin', '3v3': '3V3 pin', cell: 'battery pads' };
     const rails = { 'board-5v': '5V', 'board-3v3': '3V3' };
+
+    function without<T extends string>(all: Record<T, string>, taken: T[]): { value: T; name: string }[] {
+        return (Object.entries(all) as [T, string][])
+            .filter(([value]) => !taken.includes(value))
+            .map(([value, name]) => ({ value, name }));
+    }
 
     function put(label: string, changed: Description): void {
         void workspace.edit(`${label} of ${own.name}`, change('ownBoard', own.id, { description: changed }));
@@ -150,139 +157,51 @@
         onset={set}
     />
     <div class="grid gap-3 xl:grid-cols-2">
-        <section class="sheet mt-3" aria-label="Where it is fed">
-            <table class="ledger">
-                <thead
-                    ><tr
-                        ><th><span class="text-ink font-semibold">Where it is fed</span></th><th class="w-[92px]"
-                            >From, V</th
-                        ><th class="w-[92px]">to, V</th><th class="w-[76px]"><span class="sr-only">Remove</span></th
-                        ></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each description.inputs as input, at (input.at)}
-                        <tr>
-                            <td>{input.name}</td>
-                            {#each ['minV', 'maxV'] as const as bound (bound)}
-                                <td
-                                    ><TextField
-                                        quiet
-                                        mono
-                                        label="{bound === 'minV' ? 'Least' : 'Most'} volts at the {input.name}"
-                                        value={String(input[bound])}
-                                        onsave={(text) => set(input.name, ['inputs', at, bound], typed(text))}
-                                    /></td
-                                >
-                            {/each}
-                            <td class="text-right"
-                                ><RemoveButton
-                                    what="Remove the {input.name}"
-                                    onremove={() =>
-                                        put('Inputs', {
-                                            ...description,
-                                            inputs: description.inputs.filter((one) => one !== input),
-                                        })}
-                                /></td
-                            >
-                        </tr>
-                    {/each}
-                </tbody>
-            </table>
-            <div class="border-rule border-t px-3 py-2">
-                <SelectField
-                    label="Add an input"
-                    quiet
-                    adds
-                    class="w-[220px]"
-                    value=""
-                    empty="Add an input…"
-                    items={Object.entries(inputs)
-                        .filter(([key]) => !description.inputs.some((one) => one.at === key))
-                        .map(([value, name]) => ({ value, name }))}
-                    onsave={(key) =>
-                        put('Inputs', {
-                            ...description,
-                            inputs: [
-                                ...description.inputs,
-                                {
-                                    at: key as keyof typeof inputs,
-                                    name: inputs[key as keyof typeof inputs],
-                                    minV: 4.75,
-                                    maxV: 5.25,
-                                },
-                            ],
-                        })}
-                />
-            </div>
-        </section>
-        <section class="sheet mt-3" aria-label="Supply pins">
-            <table class="ledger">
-                <thead
-                    ><tr
-                        ><th><span class="text-ink font-semibold">Supply pins</span></th><th class="w-[92px]"
-                            >Gives, V</th
-                        ><th class="w-[92px]">Good for, mA</th><th class="w-[76px]"
-                            ><span class="sr-only">Remove</span></th
-                        ></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each description.rails as rail, at (rail.supply)}
-                        <tr>
-                            <td>{rail.name}</td>
-                            {#each ['volts', 'limitMa'] as const as field (field)}
-                                <td
-                                    ><TextField
-                                        quiet
-                                        mono
-                                        label="{field === 'volts' ? 'Volts' : 'Milliamperes'} of the {rail.name} pin"
-                                        value={String(rail[field])}
-                                        onsave={(text) => set(rail.name, ['rails', at, field], typed(text))}
-                                    /></td
-                                >
-                            {/each}
-                            <td class="text-right"
-                                ><RemoveButton
-                                    what="Remove the {rail.name} pin"
-                                    onremove={() =>
-                                        put('Supply pins', {
-                                            ...description,
-                                            rails: description.rails.filter((one) => one !== rail),
-                                        })}
-                                /></td
-                            >
-                        </tr>
-                    {/each}
-                </tbody>
-            </table>
-            <div class="border-rule border-t px-3 py-2">
-                <SelectField
-                    label="Add a supply pin"
-                    quiet
-                    adds
-                    class="w-[220px]"
-                    value=""
-                    empty="Add a supply pin…"
-                    items={Object.entries(rails)
-                        .filter(([key]) => !description.rails.some((one) => one.supply === key))
-                        .map(([value, name]) => ({ value, name }))}
-                    onsave={(key) =>
-                        put('Supply pins', {
-                            ...description,
-                            rails: [
-                                ...description.rails,
-                                {
-                                    supply: key as keyof typeof rails,
-                                    name: rails[key as keyof typeof rails],
-                                    volts: key === 'board-5v' ? 5 : 3.3,
-                                    limitMa: 100,
-                                },
-                            ],
-                        })}
-                />
-            </div>
-        </section>
+        <FigureTable
+            title="Where it is fed"
+            one="an input"
+            rows={description.inputs}
+            columns={[
+                { field: 'minV', label: 'From, V', spoken: 'Least volts' },
+                { field: 'maxV', label: 'to, V', spoken: 'Most volts' },
+            ]}
+            more={without(
+                inputs,
+                description.inputs.map((one) => one.at),
+            )}
+            onset={(at, field, value) => set('Inputs', ['inputs', at, field], value)}
+            onadd={(at) =>
+                put('Inputs', {
+                    ...description,
+                    inputs: [...description.inputs, { at, name: inputs[at], minV: 4.75, maxV: 5.25 }],
+                })}
+            onremove={(at) =>
+                put('Inputs', { ...description, inputs: description.inputs.filter((_, other) => other !== at) })}
+        />
+        <FigureTable
+            title="Supply pins"
+            one="a supply pin"
+            rows={description.rails}
+            columns={[
+                { field: 'volts', label: 'Gives, V', spoken: 'Volts' },
+                { field: 'limitMa', label: 'Good for, mA', spoken: 'Milliamperes' },
+            ]}
+            more={without(
+                rails,
+                description.rails.map((one) => one.supply),
+            )}
+            onset={(at, field, value) => set('Supply pins', ['rails', at, field], value)}
+            onadd={(supply) =>
+                put('Supply pins', {
+                    ...description,
+                    rails: [
+                        ...description.rails,
+                        { supply, name: rails[supply], volts: supply === 'board-5v' ? 5 : 3.3, limitMa: 100 },
+                    ],
+                })}
+            onremove={(at) =>
+                put('Supply pins', { ...description, rails: description.rails.filter((_, other) => other !== at) })}
+        />
     </div>
     <section class="sheet mt-3" aria-label="Pins">
         <table class="ledger">
