@@ -90,6 +90,8 @@ final readonly class OwnClass
         foreach ($wanted as $name => $figure) {
             if (! isset($figures[$name]) || is_string($figures[$name]) !== is_string($figure) || is_bool($figures[$name]) !== is_bool($figure)) {
                 $problems->add("{$place}/figures/{$name}", 'must be there, as with the class that it is a copy of');
+            } elseif (is_numeric($figure) && is_numeric($figures[$name]) && ! self::isLike((float) $figures[$name], (float) $figure)) {
+                $problems->add("{$place}/figures/{$name}", "must be from half to twice the {$figure} of the class that it is a copy of");
             }
         }
         foreach (array_diff_key($figures, $wanted) as $name => $figure) {
@@ -104,6 +106,12 @@ final readonly class OwnClass
                 $problems->add("{$place}/terminals", "must hold {$name}, by which its medium speaks");
             }
         }
+    }
+
+    /** What a medium counts on was made for about as much. */
+    private static function isLike(float $figure, float $copied): bool
+    {
+        return $figure >= $copied / 2 && $figure <= ($copied === 0.0 ? 1.0 : 2 * $copied);
     }
 
     /** @return list<array<array-key, mixed>> */

@@ -12,7 +12,7 @@ final readonly class UartDivider
     /** @return float share, signed: the better of normal and double speed */
     public static function error(float $clockMhz, int $baud): float
     {
-        OutOfRange::unless('clock_mhz', $clockMhz, 0.1, 100);
+        OutOfRange::unless('clock_mhz', $clockMhz, 0.1, 10_000);
         OutOfRange::unless('baud', $baud, 50, 4_000_000);
         $normal = self::at($clockMhz, $baud, 16);
         $double = self::at($clockMhz, $baud, 8);
