@@ -26,9 +26,10 @@ final class Catalogue
      * @param  array<string, SupplyClass>  $supplies
      * @param  array<string, Region>  $regions
      * @param  array<string, list<Module>>  $expanders  of a plan, by node
+     * @param  self|null  $shipped  what it was before a plan's own classes came to it
      * @param  array<string, array<array-key, mixed>>  $described  boards and modules as their files say them, by key
      */
-    private function __construct(public readonly array $boards, public readonly array $modules, public readonly array $supplies, public readonly array $regions, private readonly array $described, private readonly array $expanders = [])
+    private function __construct(public readonly array $boards, public readonly array $modules, public readonly array $supplies, public readonly array $regions, private readonly array $described, private readonly array $expanders = [], private readonly ?self $shipped = null)
     {
     }
 
@@ -67,7 +68,7 @@ final class Catalogue
         self::$known ??= new WeakMap;
 
         // A plan never changes, and much asks.
-        return self::$known[$plan] ??= $this->joined($plan);
+        return self::$known[$plan] ??= ($this->shipped ?? $this)->joined($plan);
     }
 
     private function joined(Plan $plan): self
@@ -86,7 +87,7 @@ final class Catalogue
         $joined = $boards === [] && $modules === [] ? $this : new self([...$this->boards, ...$ownBoards], [...$this->modules, ...$ownModules], $this->supplies, $this->regions, $this->described);
         $expanders = $joined->expandersOf($plan);
 
-        return $joined === $this && $expanders === [] ? $this : new self($joined->boards, $joined->modules, $this->supplies, $this->regions, $this->described, $expanders);
+        return $joined === $this && $expanders === [] ? $this : new self($joined->boards, $joined->modules, $this->supplies, $this->regions, $this->described, $expanders, $this);
     }
 
     /** @return array<string, list<Module>> by node, in the order of the plan */

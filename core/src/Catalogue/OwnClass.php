@@ -17,6 +17,9 @@ final readonly class OwnClass
     /** Marked on a board or a module, and stored with every wire. */
     private const LONGEST_NAME = 24;
 
+    /** Without these nothing could be said of a limit of the air, of a level, of an address. */
+    private const KEPT = ['radio', 'levels', 'i2c'];
+
     /** Who stands for the figures. */
     private const BASIS = 'Described by the builder.';
 
@@ -85,6 +88,11 @@ final readonly class OwnClass
      */
     private static function checkCopied(array $description, array $copied, string $place, Problems $problems): void
     {
+        foreach (self::KEPT as $name) {
+            if (isset($copied[$name]) && ! isset($description[$name])) {
+                $problems->add("{$place}/{$name}", 'must be there, as with the class that it is a copy of');
+            }
+        }
         $figures = is_array($description['figures'] ?? null) ? $description['figures'] : [];
         $wanted = is_array($copied['figures'] ?? null) ? $copied['figures'] : [];
         foreach ($wanted as $name => $figure) {

@@ -118,6 +118,8 @@ final class OwnClassTest extends CoreTestCase
         yield 'a name with a bell in it' => [ThingKind::OwnBoard, '8bit-5v-20io', ['pins' => [['name' => "D\x070", 'can' => ['digital-in']]]], '/description/pins/0/name must be text of 1 to 400 characters'];
         yield 'a radio without the terminals that its medium speaks by' => [ThingKind::OwnModule, 'packet-radio-plain', ['terminals' => []], '/description/terminals must hold CE, by which its medium speaks'];
         yield 'a modem without its figures' => [ThingKind::OwnModule, 'modem-2g', ['figures' => ['nonsense' => 1]], '/description/figures/'];
+        yield 'a radio that says no power' => [ThingKind::OwnModule, 'packet-radio-amplified', ['radio' => null], '/description/radio must be there, as with the class that it is a copy of'];
+        yield 'a radio without levels' => [ThingKind::OwnModule, 'packet-radio-amplified', ['levels' => null], '/description/levels must be there, as with the class that it is a copy of'];
         yield 'another medium' => [ThingKind::OwnModule, 'button-pad-1', ['medium' => 'cellular'], '/description '];
     }
 
@@ -125,7 +127,7 @@ final class OwnClassTest extends CoreTestCase
     #[DataProvider('refused')]
     public function test_a_description_that_the_catalogue_would_not_take_is_refused(ThingKind $kind, string $copyOf, array $otherwise, string $says): void
     {
-        $values = ['name' => 'Own', 'copyOf' => $copyOf, 'description' => $otherwise === [] ? null : [...OwnClass::description($copyOf, self::knowledge()->catalogue), ...$otherwise]];
+        $values = ['name' => 'Own', 'copyOf' => $copyOf, 'description' => $otherwise === [] ? null : array_filter([...OwnClass::description($copyOf, self::knowledge()->catalogue), ...$otherwise], static fn (mixed $one): bool => $one !== null)];
         $refusals = [];
         try {
             (new Editor(self::knowledge()))->apply(self::sketch()->plan(), [Operation::from(['op' => 'add', 'kind' => $kind->value, 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'values' => $values], '')]);
