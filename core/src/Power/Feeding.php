@@ -188,7 +188,7 @@ final readonly class Feeding
     /** @param  bool  $unknown  what nobody can tell is taken for sound */
     private static function holds(Verdicts $verdicts, Supply $supply, ModuleClass $class, ?Board $board, bool $unknown): bool
     {
-        if ($class->ownSupply && $verdicts->tree->classOf($supply)->isBoardPin()) {
+        if ($class->ownSupply && $verdicts->tree->boardPinAbove($supply) !== null) {
             return false;
         }
         $volts = $verdicts->tree->volts($supply);

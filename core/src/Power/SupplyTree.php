@@ -93,10 +93,25 @@ final class SupplyTree
         return $this->feeders[$node->id];
     }
 
-    /** @return list<Supply> all that say so; a board should have one */
+    /** @return list<Supply> all that say so; a board should have one. A cell at its charger goes first: unplugged, the board lives on that. */
     public function feedersOf(Node $node): array
     {
-        return array_values(array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->feedsAt($supply) !== null));
+        $feeders = array_values(array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->feedsAt($supply) !== null));
+        usort($feeders, static fn (Supply $a, Supply $b): int => ($b->feedsAt === FeedsAt::Cell) <=> ($a->feedsAt === FeedsAt::Cell));
+
+        return $feeders;
+    }
+
+    /** The pin of a board that it is, or lives on by a line or a regulator. */
+    public function boardPinAbove(Supply $supply): ?Supply
+    {
+        foreach ([$supply, ...$this->above($supply)] as $one) {
+            if ($this->classOf($one)->isBoardPin()) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     /** The input at which it feeds the board of its node. A pin of that board cannot, whatever a plan says. */

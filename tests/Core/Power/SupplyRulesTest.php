@@ -116,6 +116,8 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'a servo on the pin of its board' => ['fed-from-board-pin', $with('servo-small', FedFrom::Board5V), ['Part lives on the 5V pin of its board']];
         yield 'a servo on a supply of its own' => ['fed-from-board-pin', $with('servo-small', FedFrom::Own), []];
         yield 'coils on the pin of a board' => ['fed-from-board-pin', $with('relay-bank-1-low', FedFrom::Board5V), []];
+        // By a line or a regulator it hangs on the pin all the same.
+        yield 'a servo on a line from the pin of its board' => ['fed-from-board-pin', static fn (Sketch $s): Sketch => $on($s)->supply('l', 'n', 'line', 'Line', $s->pin('n', 'board-5v'))->module('m', 'n', 'servo-small', 'Part', 'l'), ['Part lives on the 5V pin of its board']];
         // 60 mA a light (trade book): sixteen of them are what a plug of an ampere gives.
         $strip = static fn (int $lights): Closure => static fn (Sketch $s): Sketch => $on($s)->supply('plug', 'n', 'plug-5v-1a', 'Plug')->module('l', 'n', 'strip-pixels', 'Strip', 'plug')->output('o', 'n', 'Stairs', OutputKind::Strip, 'l', 'DIN', more: ['settings' => ['pixels' => $lights]]);
         yield 'sixteen lights on an ampere' => ['weak-rail', $strip(16), []];
@@ -129,6 +131,8 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'a cell at a board without pads' => ['board-input-unfit', static fn (Sketch $s): Sketch => $on($s)->supply('s', 'n', 'li-ion-cell', 'Feed', null, FeedsAt::Cell), ['N has no such input as Feed is to feed it at']];
         yield 'a cell and USB' => ['board-fed-twice', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->supply('u', 'n', 'usb-port', 'Port', null, FeedsAt::Usb), []];
         yield 'a cell, USB and a plug' => ['board-fed-twice', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->supply('u', 'n', 'usb-port', 'Port', null, FeedsAt::Usb)->supply('p', 'n', 'plug-5v-1a', 'Plug', null, FeedsAt::FiveVolt), ['N is fed by Feed and Port and Plug']];
+        // Unplugged, it lives on the cell: what is judged is the poorer of the two.
+        yield 'relays of five volts on a board that USB charges' => ['supply-too-low', static fn (Sketch $s): Sketch => $on($s, 'wifi-3v3-13io')->supply('u', 'n', 'usb-port', 'Port', null, FeedsAt::Usb)->supply('s', 'n', 'li-ion-cell', 'Feed', null, FeedsAt::Cell)->module('m', 'n', 'relay-bank-1-low', 'Relay', FedFrom::Board5V), ['Relay gets 0 V from 5V pin and needs 4.75']];
         yield 'relays of five volts on a board that lives on a cell' => ['supply-too-low', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->module('m', 'n', 'relay-bank-1-low', 'Relay', FedFrom::Board5V), ['Relay gets 0 V from 5V pin and needs 4.75']];
         // 3.0 V of an empty cell, 0.2 V for the regulator: 2.8 are left of 3.3.
         yield 'a climate sensor on a board whose cell is empty' => ['supply-too-low', static fn (Sketch $s): Sketch => $pads('li-ion-cell')($s)->module('m', 'n', 'sensor-climate', 'Air', FedFrom::Board3V3), ['Air gets 2.8 to 3.37 V from 3V3 pin and needs 3']];

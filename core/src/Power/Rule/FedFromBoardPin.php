@@ -24,12 +24,13 @@ final readonly class FedFromBoardPin implements ModuleRule
         $class = $look->catalogue->classOf($module);
         $tree = SupplyTree::in($look);
         $supply = $tree->feeding($module);
-        if (! $class->ownSupply || $supply === null || ! $tree->classOf($supply)->isBoardPin()) {
+        $pin = $class->ownSupply && $supply !== null ? $tree->boardPinAbove($supply) : null;
+        if ($pin === null) {
             return [];
         }
 
         return [Finding::fault(
-            "{$module->name} lives on the {$supply->name} of its board",
+            "{$module->name} lives on the {$pin->name} of its board",
             At::module($look, $module, 'supplyId'),
             'It starts with '.Figures::significant($class->peakMa).' mA within a millisecond, and gives some of it back when it stops. The board\'s pin dips and jumps with it: the board starts anew, or its memory is no longer what it was.',
             'A supply of its own, with a common ground.',
