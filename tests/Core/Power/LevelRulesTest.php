@@ -84,6 +84,11 @@ final class LevelRulesTest extends CoreTestCase
         $buzzer = static fn (string $board, string $pin): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', 'buzzer', 'Buzzer')->output('o', 'n', 'Beep', OutputKind::Tone, 'm', 'SIG')->wire('m', 'SIG', $pin);
         yield 'a buzzer on a pin of 20 mA' => ['pin-overdrawn', $buzzer('8bit-5v-20io', 'D4'), ['Buzzer takes 30 mA from D4 of N, which gives 20']];
         yield 'a buzzer on a pin of 12 mA' => ['pin-overdrawn', $buzzer('wifi-3v3-11io', 'IO4'), ['Buzzer takes 30 mA from IO4 of N, which gives 12']];
+        // A resistor typed too small: (4.2 − 0.7) V through 10 Ω are 350 mA, 5 V through 100 Ω to the supply 50, more than the 20 of a pin.
+        yield 'a base behind next to nothing' => ['pin-overdrawn', $between($buzzer('8bit-5v-20io', 'D4'), PartKind::Driver, ['ohms' => 10], 'SIG'), ['The NPN transistor at Buzzer SIG takes 350 mA from D4 of N, which gives 20']];
+        yield 'a pull that is a heater' => ['pin-overdrawn', $between($wired('8bit-5v-20io', 'relay-bank-1-high', FedFrom::Board5V, 'IN1'), PartKind::PullDown, ['ohms' => 100], 'IN1'), ['The pull-down resistor at Part IN1 takes 49 mA from D4 of N, which gives 20']];
+        yield 'a divider that is one' => ['pin-overdrawn', $between($modem('8bit-5v-70io'), PartKind::Divider, ['ohms' => 10, 'lowerOhms' => 12]), ['The divider at Part RXD takes 223 mA from D18 of N, which gives 20']];
+        yield 'a divider of kilohms' => ['pin-overdrawn', $between($modem('8bit-5v-70io'), PartKind::Divider, $small), []];
         yield 'a buzzer behind a transistor' => ['pin-overdrawn', $between($buzzer('8bit-5v-20io', 'D4'), PartKind::Driver, ['ohms' => 1600], 'SIG'), []];
 
         // V_OL of a board is 0.1 V into CMOS inputs; a part that takes no more than 0.05 for low never hears one. Through a divider it does.
@@ -116,10 +121,22 @@ final class LevelRulesTest extends CoreTestCase
         foreach ($found as $finding) {
             self::assertNotNull($finding->fix);
             $after = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations)->plan;
-            foreach (['level-too-high', 'level-too-low', 'relay-holds', 'pull-up-missing'] as $any) {
+            foreach (['level-too-high', 'level-too-low', 'relay-holds', 'pull-up-missing', 'pin-overdrawn'] as $any) {
                 self::assertSame([], self::found($after, $any), "\"{$finding->fix->label}\" leaves {$any}");
             }
         }
+    }
+
+    public function test_what_no_base_current_of_a_pin_switches_gets_no_transistor(): void
+    {
+        // Two amperes want 2 A / 15 = 133 mA of base current.
+        $sketch = self::sketch();
+        $plan = $sketch->describe(ThingKind::OwnModule, 'loud', 'Loud', 'buzzer', ['terminals' => [['name' => 'SIG', 'needs' => 'digital-out', 'signal' => 'tone', 'drawsMa' => 2000.0, 'carries' => 'output', 'doc' => 'Loud.']]])
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', $sketch->classOf('loud'), 'Horn')->output('o', 'n', 'Blow', OutputKind::Tone, 'm', 'SIG')->wire('m', 'SIG', 'D4')->plan();
+        $found = self::found($plan, 'pin-overdrawn');
+        self::assertSame(['Horn takes 2000 mA from D4 of N, which gives 20'], array_map(static fn (Finding $finding): string => $finding->title, $found));
+        self::assertNull($found[0]->fix);
+        self::assertSame([], self::assigner()->assign($plan)->plan->partsOf($plan->modules()[0]));
     }
 
     /** @return iterable<string, array{string, string, float, float}> board, divider's upper and lower */

@@ -71,16 +71,45 @@ final readonly class Wiring
     /** @return float|null ohms to the base of the transistor that a pin wants before what it drives; null where it drives that alone, or already by one */
     public function missingBaseOhm(Wire $wire): ?float
     {
+        if (! $this->isOverdrawn($wire)) {
+            return null;
+        }
+        $base = new BaseResistor($wire->board->levels->ratedHighV, (float) $wire->terminal->drawsMa);
+
+        return ($base->baseMa() ?? INF) <= $wire->board->pinCurrent->advisedMa ? $base->chosenOhm() : null;
+    }
+
+    /** What lives on the pin alone takes more than that should give. */
+    public function isOverdrawn(Wire $wire): bool
+    {
         $drawsMa = $wire->terminal->drawsMa;
         if ($drawsMa === null || $drawsMa <= $wire->board->pinCurrent->advisedMa) {
-            return null;
+            return false;
         }
         foreach ($this->plan->partsOf($wire->module) as $part) {
             if ($part->terminal === $wire->terminal->name && $part->kind === PartKind::Driver) {
-                return null;
+                return false;
             }
         }
 
-        return (new BaseResistor($wire->board->levels->ratedHighV, $drawsMa))->chosenOhm();
+        return true;
+    }
+
+    /**
+     * What a part at a wire that the board works takes from its pin. Ohm's law: a base keeps 0.7 V.
+     *
+     * @return float|null milliamperes; null for a part that takes none, or does not say its figure
+     */
+    public function takenMa(Wire $wire, Part $part): ?float
+    {
+        $ohms = $part->ohms === null || ! $wire->terminal->isDriven() ? 0.0 : $part->ohms + ($part->kind === PartKind::Divider ? $part->lowerOhms ?? 0.0 : 0.0);
+        $volts = match ($part->kind) {
+            PartKind::Driver => max(0.0, $wire->board->levels->ratedHighV - 0.7),
+            PartKind::PullDown, PartKind::Divider => $wire->board->levels->highOutV,
+            PartKind::PullUp => $this->tree->voltsOf($wire->module)->nominalV ?? $wire->board->logicV,
+            default => null,
+        };
+
+        return $volts === null || $ohms <= 0.0 ? null : $volts / $ohms * 1000;
     }
 }

@@ -8,33 +8,76 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
+use Rundfunk\Check\Severity;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Electrical\ESeries;
 use Rundfunk\Figures;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\WireLevels;
 
-/** Something that lives on a pin takes more than the pin should give. */
+/** Something that lives on a pin, or a part at it, takes more than the pin should give. */
 #[Finds('pin-overdrawn', WorkStep::PinsAndPower)]
 final readonly class PinOverdrawn extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $baseOhm = self::wiring($look)->missingBaseOhm($wire);
-        if ($baseOhm === null) {
-            return [];
+        $wiring = self::wiring($look);
+        if ($wiring->isOverdrawn($wire)) {
+            $draws = Figures::significant((float) $wire->terminal->drawsMa);
+            $baseOhm = $wiring->missingBaseOhm($wire);
+            $part = $baseOhm === null ? null : LevelParts::driver($look->plan, $wire->module->id, $wire->terminal->name, $baseOhm);
+            yield self::finding(
+                $wire, "{$wire->module->name} takes {$draws} mA", (float) $wire->terminal->drawsMa,
+                $baseOhm === null
+                    ? 'A MOSFET or a relay between: no base current that the pin can give switches so much.'
+                    : 'An NPN transistor between: its emitter to ground, the load from its collector to plus, '.Figures::ohms($baseOhm).' from the pin to its base.',
+                $part === null ? null : new Fix("Put there: {$part->words}", ...$part->operations),
+                [],
+            );
         }
-        $draws = Figures::significant((float) $wire->terminal->drawsMa);
-        $current = $wire->board->pinCurrent;
-        $part = LevelParts::driver($look->plan, $wire->module->id, $wire->terminal->name, $baseOhm);
-        $title = "{$wire->module->name} takes {$draws} mA from {$wire->use->pin} of {$wire->node->name}, which gives ".Figures::significant($current->advisedMa);
-        $detail = 'The pin\'s driver is good for '.Figures::significant($current->absoluteMa).' mA at the very most, and ages well before: it sags, warms, and one day stays where it is.';
-        $remedy = 'An NPN transistor between: its emitter to ground, the load from its collector to plus, '.Figures::ohms($baseOhm).' from the pin to its base.';
-        $fix = new Fix("Put there: {$part->words}", ...$part->operations);
-        $numbers = ['draws_ma' => $wire->terminal->drawsMa, 'advised_ma' => $current->advisedMa, 'absolute_ma' => $current->absoluteMa, 'base_ohm' => $baseOhm];
+        foreach ($look->plan->partsOf($wire->module) as $part) {
+            $takesMa = $part->terminal === $wire->terminal->name ? $wiring->takenMa($wire, $part) : null;
+            if ($takesMa !== null && $takesMa > $wire->board->pinCurrent->advisedMa) {
+                $values = self::larger($part, $takesMa / $wire->board->pinCurrent->advisedMa, $wiring->levels($wire));
+                yield self::finding(
+                    $wire, "The {$part->kind->words()} at {$wire->module->name} {$wire->terminal->name} takes ".Figures::significant(round($takesMa)).' mA', $takesMa,
+                    $part->kind === PartKind::Divider ? 'Both resistors larger, in the same proportion.' : 'A larger resistor.',
+                    $values === null ? null : Fix::change('Take '.implode(' and ', array_map(Figures::ohms(...), $values)), $part, $values),
+                    [$wire->use->id, $part->id],
+                );
+            }
+        }
+    }
 
-        return [$wire->terminal->drawsMa > $current->absoluteMa
-            ? Finding::fault($title, $wire->at(), $detail, $remedy, $fix, numbers: $numbers)
-            : Finding::warning($title, $wire->at(), $detail, $remedy, $fix, numbers: $numbers)];
+    /** @return array<string, float>|null the resistors that take so many times less; of a divider those that suit its levels, where there are such */
+    private static function larger(Part $part, float $times, ?WireLevels $levels): ?array
+    {
+        if ($part->kind !== PartKind::Divider) {
+            return ['ohms' => ESeries::E24->up((float) $part->ohms * $times)];
+        }
+        $fitting = $levels?->dividerThatFits();
+
+        return $fitting === null ? null : ['ohms' => $fitting[0], 'lowerOhms' => $fitting[1]];
+    }
+
+    /** @param  list<string>  $about  what it is about besides the wire */
+    private static function finding(Wire $wire, string $takes, float $drawsMa, string $remedy, ?Fix $fix, array $about): Finding
+    {
+        $current = $wire->board->pinCurrent;
+
+        return Finding::of(
+            $drawsMa > $current->absoluteMa ? Severity::Fault : Severity::Warning,
+            "{$takes} from {$wire->use->pin} of {$wire->node->name}, which gives ".Figures::significant($current->advisedMa),
+            $wire->at(),
+            'The pin\'s driver is good for '.Figures::significant($current->absoluteMa).' mA at the very most, and ages well before: it sags, warms, and one day stays where it is.',
+            $remedy,
+            $fix,
+            numbers: ['draws_ma' => round($drawsMa, 3), 'advised_ma' => $current->advisedMa, 'absolute_ma' => $current->absoluteMa],
+            about: $about,
+        );
     }
 }
