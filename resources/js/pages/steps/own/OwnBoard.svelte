@@ -24,6 +24,8 @@
         { key: 'interrupt', name: 'Interrupt' },
     ];
     const inputs = { usb: 'USB socket', vin: 'VIN pin', '5v': '5V pin', '3v3': '3V3 pin', cell: 'battery pads' };
+    /** To begin with, what such an input takes on most boards. */
+    const takes = { usb: [4.75, 5.25], vin: [7, 12], '5v': [4.75, 5.5], '3v3': [3, 3.6], cell: [3, 4.25] } as const;
     const rails = { 'board-5v': '5V', 'board-3v3': '3V3' };
 
     function without<T extends string>(all: Record<T, string>, taken: T[]): { value: T; name: string }[] {
@@ -173,7 +175,7 @@
             onadd={(at) =>
                 put('Inputs', {
                     ...description,
-                    inputs: [...description.inputs, { at, name: inputs[at], minV: 4.75, maxV: 5.25 }],
+                    inputs: [...description.inputs, { at, name: inputs[at], minV: takes[at][0], maxV: takes[at][1] }],
                 })}
             onremove={(at) =>
                 put('Inputs', { ...description, inputs: description.inputs.filter((_, other) => other !== at) })}
