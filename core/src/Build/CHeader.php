@@ -77,7 +77,7 @@ final readonly class CHeader
                 if ($pin !== null) {
                     $of = $pin->offeredBy === null ? '' : CNames::upper($plan->module($pin->offeredBy)->name).'_';
                     $name = $names->name("{$of}PIN_".CNames::upper("{$module->name} {$use->terminal}"));
-                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.($use->bySoftware ? ' by software' : '').(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : ''));
+                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.($class->terminal($use->terminal)?->isBySoftware($use) === true ? ' by software' : '').(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : ''));
                 }
             }
             if ($class->carries === 'relay') {

@@ -179,7 +179,7 @@ final class WiringTable
         if ($pin !== null && $pin->note !== '' && ! $terminal->onBus()) {
             $note .= ' '.$pin->note;
         }
-        if ($use?->bySoftware === true) {
+        if ($terminal->isBySoftware($use)) {
             $note .= ' The program makes this signal itself.';
         }
         $rows = [new WiringRow($module->name, $terminal->name, $use->pin ?? ($terminal->optional ? 'leave open' : '?'), OnTerminal::names($things), $use === null ? '' : $this->level($board, $module, $class, $terminal, $levels), $note)];

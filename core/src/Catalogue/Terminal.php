@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Catalogue;
 
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Shape\Values;
 
 /** One signal terminal of a module. */
@@ -76,11 +77,17 @@ final readonly class Terminal
         return str_starts_with($this->needs, 'uart.') || $this->signal === Signal::Carrier;
     }
 
-    /** What a pin must be able to do for it. */
-    public function asks(bool $bySoftware): string
+    /** Whether the program makes its signal on a wire: what a file says of anything else means nothing. */
+    public function isBySoftware(?PinUse $use): bool
+    {
+        return $use?->bySoftware === true && $this->canBeSoftware();
+    }
+
+    /** What the pin of a wire must be able to do for it. */
+    public function asks(?PinUse $use): string
     {
         return match (true) {
-            ! $bySoftware || ! $this->canBeSoftware() => $this->needs,
+            ! $this->isBySoftware($use) => $this->needs,
             $this->needs === 'uart.rx' => 'digital-in',
             default => 'digital-out',
         };

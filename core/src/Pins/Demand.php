@@ -14,7 +14,7 @@ use Rundfunk\Plan\PinUse;
 final readonly class Demand
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $wants  one, or every terminal on the bus line
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $wants  one, or every terminal on the bus line
      * @param  string|null  $busLine  such as "spi0.sck"
      */
     public function __construct(public string $key, public array $wants, public ?string $busLine = null)
@@ -62,9 +62,9 @@ final readonly class Demand
     /** The same for terminals of one module that any pin suits equally, while they have none; null when it has one, or is a bus line. */
     public function kindWhenNew(): ?string
     {
-        ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $latches] = $this->wants[0];
+        ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $latches, 'on' => $on, 'hazard' => $hazard] = $this->wants[0];
 
-        return $this->busLine !== null || $use !== null || $terminal->carries === null ? null : "{$module->id} {$terminal->needs} {$terminal->pulls?->value} ".($latches ? 'latches' : '');
+        return $this->busLine !== null || $use !== null || $terminal->carries === null ? null : "{$module->id} {$terminal->needs} {$terminal->pulls?->value} {$on?->value} ".($latches ? 'latches' : '').($hazard ? 'hazard' : '');
     }
 
     /** What it costs to put this demand on a pin; null when it cannot go there. */
@@ -81,15 +81,15 @@ final readonly class Demand
             return null;
         }
         $cost = 0;
-        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches, 'on' => $on]) {
-            if ($fitness->obstacle($pin, $terminal, $latches, $use?->bySoftware === true) !== null || $fitness->isElsewhere($pin, $terminal, $use?->bySoftware === true)) {
+        foreach ($this->wants as ['terminal' => $terminal, 'use' => $use, 'latches' => $latches, 'on' => $on, 'hazard' => $hazard]) {
+            if ($fitness->obstacle($pin, $terminal, $latches, $use) !== null || $fitness->isElsewhere($pin, $terminal, $use)) {
                 return null;
             }
-            $cost += $fitness->cost($pin, $terminal, $on);
+            $cost += $fitness->cost($pin, $terminal, $on, $hazard);
             $cost += match (true) {
                 $use === null => PinCost::NEWCOMER,
                 $use->pin === $pin->name => 0,
-                $fitness->isIllPlaced($use, $on) && ! $fitness->isIll($pin, $on) => PinCost::OFF_CONSOLE,
+                $fitness->isIllPlaced($use, $on, $hazard) && ! $fitness->isIll($pin, $on, $hazard) => PinCost::OFF_CONSOLE,
                 default => PinCost::CHANGE,
             };
         }

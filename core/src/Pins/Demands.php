@@ -18,8 +18,8 @@ use Rundfunk\Plan\Plan;
 final readonly class Demands
 {
     /**
-     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $plain
-     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>>  $onBus  by module id
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $plain
+     * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>>  $onBus  by module id
      * @param  array<string, int>  $addresses  on an I²C bus, by module id
      */
     private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses)
@@ -30,6 +30,7 @@ final readonly class Demands
     {
         $carried = self::carried($plan, $node);
         $board = $catalogue->boardOf($node);
+        $hazards = self::hazards($plan, $node);
         $plain = [];
         $onBus = [];
         $addresses = [];
@@ -48,8 +49,8 @@ final readonly class Demands
                 if ($idle && $use === null) {
                     continue;
                 }
-                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal)];
-                $terminal->onBus() && $use?->bySoftware !== true ? $onBus[$module->id][] = $want : $plain[] = $want;
+                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal), 'hazard' => isset($hazards["{$module->id} {$channel}"])];
+                $terminal->onBus() && ! $terminal->isBySoftware($use) ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }
 
@@ -113,7 +114,7 @@ final readonly class Demands
      * A serial line joins two ends and no third; and what the user fixed on a pin that is not this line's must not drag the
      * others of the bus along.
      *
-     * @param  array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}  $want
+     * @param  array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}  $want
      */
     private function standsAlone(array $want, string $line): bool
     {
@@ -130,16 +131,29 @@ final readonly class Demands
         return $this->unmet() === [];
     }
 
-    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}> */
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}> */
     public function all(): array
     {
         return array_merge($this->plain, ...array_values($this->onBus));
     }
 
-    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}> */
+    /** @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}> */
     public function unmet(): array
     {
         return array_values(array_filter($this->all(), static fn (array $want): bool => $want['use'] === null));
+    }
+
+    /** @return array<string, true> channels, with their modules, of what can hurt */
+    private static function hazards(Plan $plan, Node $node): array
+    {
+        $hazards = [];
+        foreach ($plan->outputsOf($node) as $output) {
+            if ($output->hazards !== []) {
+                $hazards["{$output->moduleId} {$output->channel}"] = true;
+            }
+        }
+
+        return $hazards;
     }
 
     /** @return array<string, array<string, bool>> module id → terminals that carry a control or an output, and whether that is a switch that stays as it is put */

@@ -22,28 +22,28 @@ final readonly class PinFitness
      * Why the terminal cannot work on the pin; null when it can.
      *
      * @param  bool  $latches  a switch is on it, which stays as it is put, through a power-up too
-     * @param  bool  $bySoftware  the program makes its signal
+     * @param  PinUse|null  $use  its wire, which says whether the program makes its signal
      */
-    public function obstacle(BoardPin $pin, Terminal $terminal, bool $latches = false, bool $bySoftware = false): ?PinObstacle
+    public function obstacle(BoardPin $pin, Terminal $terminal, bool $latches = false, ?PinUse $use = null): ?PinObstacle
     {
         return match (true) {
             $pin->strap !== null && $latches => PinObstacle::Strap,
-            ! $pin->serves($terminal->asks($bySoftware)) => PinObstacle::Incapable,
+            ! $pin->serves($terminal->asks($use)) => PinObstacle::Incapable,
             $pin->strap !== null && $terminal->pulls !== null && $terminal->pulls->level() !== $pin->strap => PinObstacle::Strap,
             $this->mustDrive($pin) && in_array($terminal->needs, ['digital-in', 'analogue'], true) => PinObstacle::MustDrive,
             $pin->offeredBy !== null && ! $terminal->isSlow() => PinObstacle::Slow,
-            ! $bySoftware && $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
+            ! $terminal->isBySoftware($use) && $this->timers?->inTheWay($pin, $terminal) !== null => PinObstacle::TimerTaken,
             default => null,
         };
     }
 
     /** What is lost when the terminal takes the pin; the more, the worse. Pins are told apart by their order. */
-    public function cost(BoardPin $pin, Terminal $terminal, ?Level $on = null): int
+    public function cost(BoardPin $pin, Terminal $terminal, ?Level $on = null, bool $hazard = false): int
     {
         $plain = in_array($terminal->needs, ['digital-in', 'digital-out'], true);
 
         return ($pin->console ? PinCost::CONSOLE : 0)
-            + ($on !== null && $pin->start->switchesOn($on) !== null ? PinCost::CONSOLE : 0)
+            + ($this->isUnquiet($pin, $on, $hazard) ? PinCost::CONSOLE : 0)
             + ($pin->strap !== null ? PinCost::STRAP : 0)
             + ($pin->led ? PinCost::LED : 0)
             + ($terminal->contact && ! $pin->hasPullUp ? PinCost::NO_PULL_UP : 0)
@@ -52,22 +52,28 @@ final readonly class PinFitness
     }
 
     /** Its signal is made at other pins of the board. */
-    public function isElsewhere(BoardPin $pin, Terminal $terminal, bool $bySoftware): bool
+    public function isElsewhere(BoardPin $pin, Terminal $terminal, ?PinUse $use): bool
     {
-        return ! $bySoftware && $this->timers?->isElsewhere($pin, $terminal) === true;
+        return ! $terminal->isBySoftware($use) && $this->timers?->isElsewhere($pin, $terminal) === true;
     }
 
-    /** Where it is now there is a warning already: on the console, or where the board's start works it. */
-    public function isIllPlaced(PinUse $use, ?Level $on): bool
+    /** Where it is now there is a warning already: on the console, or where it is worked, or left as it is, while the board starts. */
+    public function isIllPlaced(PinUse $use, ?Level $on, bool $hazard): bool
     {
         $pin = $this->board->pin($use->pin);
 
-        return $pin !== null && $this->isIll($pin, $on);
+        return $pin !== null && $this->isIll($pin, $on, $hazard);
     }
 
-    public function isIll(BoardPin $pin, ?Level $on): bool
+    public function isIll(BoardPin $pin, ?Level $on, bool $hazard): bool
     {
-        return $pin->console || ($on !== null && $pin->start->switchesOn($on) !== null);
+        return $pin->console || $this->isUnquiet($pin, $on, $hazard);
+    }
+
+    /** What can hurt is not for an expander either, which stays as it was while the board starts anew. */
+    private function isUnquiet(BoardPin $pin, ?Level $on, bool $hazard): bool
+    {
+        return ($on !== null && $pin->start->switchesOn($on) !== null) || ($hazard && $pin->offeredBy !== null);
     }
 
     private function mustDrive(BoardPin $pin): bool

@@ -24,7 +24,7 @@ final readonly class Timers
     {
     }
 
-    /** @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null}>  $wants  all that asks for a pin of the board */
+    /** @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $wants  all that asks for a pin of the board */
     public static function of(Board $board, array $wants): self
     {
         $signals = array_map(static fn (array $want): ?Signal => $want['terminal']->signal, $wants);
@@ -41,7 +41,7 @@ final readonly class Timers
             }
         }
         foreach ($board->timers === [] ? [] : $wants as ['terminal' => $terminal, 'use' => $use]) {
-            if ($terminal->signal === Signal::Carrier && $use?->bySoftware !== true) {
+            if ($terminal->signal === Signal::Carrier && ! $terminal->isBySoftware($use)) {
                 $timer = self::forCarrier($board, $taken, $use, $dimming);
                 $taken += $timer === null ? [] : [$timer->name => Signal::Carrier];
             }

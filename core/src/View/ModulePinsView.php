@@ -16,6 +16,7 @@ use Rundfunk\Pins\Timers;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\View\Shown\ModulePins;
 use Rundfunk\View\Shown\PinJudged;
@@ -56,24 +57,19 @@ final readonly class ModulePinsView implements View
             }
         }
 
-        $software = [];
-        foreach ($plan->pinUsesOf($module) as $use) {
-            if ($use->bySoftware) {
-                $software[$use->terminal] = true;
-            }
-        }
+        $uses = array_column($plan->pinUsesOf($module), null, 'terminal');
 
         return new ModulePins(array_map(static fn (Terminal $terminal): TerminalPins => new TerminalPins(
             $terminal->name,
-            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, $timers, isset($switches[$terminal->name]), isset($software[$terminal->name])), array_values($board->pins)),
+            array_map(static fn (BoardPin $pin): PinJudged => self::judged($pin, $terminal, $fitness, $timers, isset($switches[$terminal->name]), $uses[$terminal->name] ?? null), array_values($board->pins)),
         ), array_values($knowledge->catalogue->classOf($module)->terminals)));
     }
 
-    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, Timers $timers, bool $latches, bool $bySoftware): PinJudged
+    private static function judged(BoardPin $pin, Terminal $terminal, PinFitness $fitness, Timers $timers, bool $latches, ?PinUse $use): PinJudged
     {
-        $obstacle = $fitness->obstacle($pin, $terminal, $latches, $bySoftware);
+        $obstacle = $fitness->obstacle($pin, $terminal, $latches, $use);
         $why = match ($obstacle) {
-            PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->asks($bySoftware)),
+            PinObstacle::Incapable => 'it is no '.PinWords::of($terminal->asks($use)),
             PinObstacle::Strap => 'it decides at power-up whether the board starts',
             PinObstacle::MustDrive => 'it must stay an output while its bus is in use',
             PinObstacle::Slow => 'an expander is too slow for it',

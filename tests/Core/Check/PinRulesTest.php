@@ -145,6 +145,9 @@ final class PinRulesTest extends CoreTestCase
             ['D18 of N is used twice'],
         ];
         $big = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3);
+        // A file may call anything made by software; only serial lines and carriers are.
+        yield 'a bus line cannot be made by software' => ['bus-split', static fn (Sketch $s): Sketch => $big($s)->wire('x', 'SCK', 'IO18', bySoftware: true)->wire('x', 'MOSI', 'IO13', bySoftware: true)->wire('x', 'MISO', 'IO12', bySoftware: true), ['The lines of Radio of N are on different buses']];
+        yield 'nor can a dimmer' => ['timer-taken', static fn (Sketch $s): Sketch => $servo($plain($s)->module('f', 'n', 'transistor-4v5', 'Fan')->output('fo', 'n', 'Air', OutputKind::Pwm, 'f', 'GATE')->wire('f', 'GATE', 'D9', bySoftware: true)), ['D9 of N makes no PWM: timer 1 makes servo pulses']];
         yield 'one bus' => ['bus-split', static fn (Sketch $s): Sketch => $big($s)->wire('x', 'SCK', 'IO18')->wire('x', 'MOSI', 'IO23')->wire('x', 'MISO', 'IO19'), []];
         yield 'the clock of one, the data of another' => ['bus-split', static fn (Sketch $s): Sketch => $big($s)->wire('x', 'SCK', 'IO18')->wire('x', 'MOSI', 'IO13')->wire('x', 'MISO', 'IO12'), ['The lines of Radio of N are on different buses']];
         yield 'the port of one, the port of another' => [

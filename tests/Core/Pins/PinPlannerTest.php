@@ -24,6 +24,7 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** The matcher against trying everything. */
@@ -271,6 +272,30 @@ final class PinPlannerTest extends CoreTestCase
         self::assertContains('Shift register', array_map(static fn (Module $module): string => $module->name, $plan->modules()));
         self::assertSame([], self::found($plan, 'no-pin-left'));
         self::assertCount(14, self::pins($plan));
+    }
+
+    public function test_what_can_hurt_stays_on_the_board_itself(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-1a', 'Plug')->module('x', 'n', 'expander-i2c-16', 'Expander')->module('r', 'n', 'relay-bank-2-high', 'Relays', 'plug')
+            ->output('gate', 'n', 'Gate', OutputKind::Relay, 'r', 'IN1', more: ['hazards' => ['motion']])->output('lamp', 'n', 'Lamp', OutputKind::Relay, 'r', 'IN2');
+        foreach (['D2', 'D3', 'D4', 'D5', 'D6', 'D7', 'D8'] as $pin) {
+            // No plain pin is left, but better ones are.
+            $sketch->module("k{$pin}", 'n', 'button-pad-1', "Key {$pin}")->control("c{$pin}", 'n', "Key {$pin}", ControlKind::Button, "k{$pin}", 'K1')->wire("k{$pin}", 'K1', $pin);
+        }
+        $plan = $sketch->assigned();
+        self::assertSame([], self::found($plan, 'hazard-keeps-state'));
+        self::assertSame([], self::found($plan, 'no-pin-left'));
+    }
+
+    public function test_a_catalogue_of_one_plan_is_none_of_another(): void
+    {
+        $shipped = self::knowledge()->catalogue;
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io');
+        $bare = $sketch->plan();
+        $with = $sketch->module('x', 'n', 'expander-i2c-16', 'Expander')->plan();
+        $node = $bare->node($sketch->id('n'));
+        self::assertNotNull($shipped->with($with)->boardOf($node)?->pin('X0'));
+        self::assertNull($shipped->with($with)->with((new Editor(self::knowledge()))->apply($with, [Operation::remove(ThingKind::Module, $sketch->id('x'))])->plan)->boardOf($node)?->pin('X0'));
     }
 
     public function test_signals_that_want_one_timer_are_kept_apart(): void

@@ -21,7 +21,7 @@ final readonly class BusSplit implements NodeRule
     {
         $byModule = [];
         foreach ($look->wiresOf($node) as $wire) {
-            if ($wire->terminal->onBus() && ! $wire->use->bySoftware && $wire->pin?->serves($wire->terminal->needs) === true) {
+            if ($wire->terminal->onBus() && ! $wire->terminal->isBySoftware($wire->use) && $wire->pin?->serves($wire->terminal->needs) === true) {
                 $byModule[$wire->module->id][] = $wire;
             }
         }

@@ -19,7 +19,7 @@ final readonly class ConsolePinTaken implements WireRule
     public function check(Wire $wire, Look $look): iterable
     {
         // What cannot work there at all has a finding that says more.
-        if ($wire->pin?->console !== true || ! $wire->pin->serves($wire->terminal->asks($wire->use->bySoftware))) {
+        if ($wire->pin?->console !== true || ! $wire->pin->serves($wire->terminal->asks($wire->use))) {
             return [];
         }
 

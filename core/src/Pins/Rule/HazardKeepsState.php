@@ -9,8 +9,10 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Pins\Rewiring;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Output;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Spot;
 
 /** Something that can hurt, on a relay that stays as it was put when everything else is dead. */
@@ -23,13 +25,15 @@ final readonly class HazardKeepsState implements OutputRule
         if ($module === null || $output->hazards === []) {
             return [];
         }
-        $expander = self::expander($output, $module, $look);
-        if ($expander !== null) {
+        $use = self::onExpander($output, $module, $look);
+        $expander = $use === null ? null : $look->wire($use)?->pin?->offeredBy;
+        if ($use !== null && $expander !== null) {
             return [Finding::warning(
                 "{$output->name} stays as it is when its board starts anew",
                 Spot::of($output, $look->plan->node($output->nodeId)->name.", {$output->name}", 'moduleId'),
-                "{$module->name} {$output->channel} hangs on {$expander->name}, which keeps its outputs while the board is reset, hung or flashed, and holds anything at all until the first write.",
+                "{$module->name} {$output->channel} hangs on {$look->plan->module($expander)->name}, which keeps its outputs while the board is reset, hung or flashed, and holds anything at all until the first write.",
                 'Put it on a pin of the board itself, or put a second break into its circuit that does not hang on this board.',
+                Rewiring::fixFor($look->plan, $look->plan->node($output->nodeId), $use, $look->catalogue),
                 numbers: ['hazards' => implode(' ', $output->hazards)],
             )];
         }
@@ -46,13 +50,12 @@ final readonly class HazardKeepsState implements OutputRule
         )];
     }
 
-    /** Whose pin its channel is wired to, where it is not the board's own. */
-    private static function expander(Output $output, Module $module, Look $look): ?Module
+    /** The wire of its channel, where that ends on no pin of the board itself. */
+    private static function onExpander(Output $output, Module $module, Look $look): ?PinUse
     {
         foreach ($look->plan->pinUsesOf($module) as $use) {
-            $by = $use->terminal === $output->channel ? $look->wire($use)?->pin?->offeredBy : null;
-            if ($by !== null) {
-                return $look->plan->module($by);
+            if ($use->terminal === $output->channel && $look->wire($use)?->pin?->offeredBy !== null) {
+                return $use;
             }
         }
 

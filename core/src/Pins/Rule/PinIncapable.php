@@ -19,7 +19,7 @@ final readonly class PinIncapable implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $asks = $wire->terminal->asks($wire->use->bySoftware);
+        $asks = $wire->terminal->asks($wire->use);
         if ($wire->pin !== null && $wire->pin->serves($asks)) {
             return [];
         }

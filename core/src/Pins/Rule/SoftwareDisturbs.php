@@ -23,7 +23,7 @@ final readonly class SoftwareDisturbs implements NodeRule
         $timed = array_values(array_filter($wires, self::isTimed(...)));
         $said = [];
         foreach ($wires as $wire) {
-            foreach ($wire->use->bySoftware && $wire->terminal->canBeSoftware() ? $timed : [] as $other) {
+            foreach ($wire->terminal->isBySoftware($wire->use) ? $timed : [] as $other) {
                 $pair = "{$wire->module->id} {$other->module->id}";
                 if ($other->module->id === $wire->module->id || isset($said[$pair])) {
                     continue;

@@ -18,7 +18,7 @@ final readonly class SoftwareSerialTwice implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        $heard = array_values(array_filter(Wire::firsts($look->wiresOf($node)), static fn (Wire $wire): bool => $wire->use->bySoftware && $wire->terminal->needs === 'uart.rx'));
+        $heard = array_values(array_filter(Wire::firsts($look->wiresOf($node)), static fn (Wire $wire): bool => $wire->terminal->isBySoftware($wire->use) && $wire->terminal->needs === 'uart.rx'));
         if (count($heard) < 2) {
             return [];
         }

@@ -30,7 +30,7 @@ final readonly class StripDeafens implements NodeRule
         if ($look->board($node)?->pixelsBlock !== true) {
             return;
         }
-        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $wire->terminal->signal === Signal::Marks || ($wire->use->bySoftware && $wire->terminal->needs === 'uart.rx')));
+        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $wire->terminal->signal === Signal::Marks || ($wire->terminal->isBySoftware($wire->use) && $wire->terminal->needs === 'uart.rx')));
         foreach ($ears === [] ? [] : $look->wiresOf($node) as $strip) {
             $us = $strip->terminal->signal === Signal::Pixels ? self::PIXEL_US * self::pixels($look, $strip) : 0;
             if ($us <= self::HARMLESS_US) {

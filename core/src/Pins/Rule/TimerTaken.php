@@ -32,7 +32,7 @@ final readonly class TimerTaken implements NodeRule
         }
         $timers = Timers::of($board, Demands::of($look->plan, $node, $look->catalogue)->all());
         foreach ($dimming as $wire) {
-            $why = $wire->pin === null || $wire->use->bySoftware ? null : $timers->inTheWay($wire->pin, $wire->terminal);
+            $why = $wire->pin === null || $wire->terminal->isBySoftware($wire->use) ? null : $timers->inTheWay($wire->pin, $wire->terminal);
             if ($why === null) {
                 continue;
             }

@@ -25,7 +25,7 @@ final readonly class SoftwareTooFast implements EndRule
     public function check(End $end, Look $look): iterable
     {
         $modem = Modem::of($look->plan, $end->endpoint, $look->catalogue);
-        $software = $end->module === null ? [] : array_filter($look->plan->pinUsesOf($end->module), static fn (PinUse $use): bool => $use->bySoftware);
+        $software = $end->module === null ? [] : array_filter($look->plan->pinUsesOf($end->module), static fn (PinUse $use): bool => $look->wire($use)?->terminal->isBySoftware($use) === true);
         if ($modem === null || $software === [] || $modem->end->baud <= self::FASTEST) {
             return [];
         }
