@@ -85,7 +85,7 @@ final class RandomPlans
                 $this->sketch->wire($key, $terminal->name, $this->one($pins), $this->luck(4));
             }
             if ($terminal->carries === 'output' && $this->luck(2)) {
-                $this->sketch->output("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", OutputKind::from((string) $class->carries), null, null);
+                $this->sketch->output("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", OutputKind::from((string) $class->carries), null, null, more: ['hazards' => $this->luck(4) ? ['heat'] : []]);
             } elseif ($terminal->carries === 'control' && $this->luck(2)) {
                 $kind = match (true) {
                     $class->carries === 'reading' => ControlKind::Reading,
