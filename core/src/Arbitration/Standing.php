@@ -8,10 +8,11 @@ namespace Rundfunk\Arbitration;
 final readonly class Standing
 {
     /**
-     * @param  list<string>  $holders  ids of the controls that hold it on
+     * @param  int  $value  what it stands at
+     * @param  list<int>  $holders  the masters that hold it on
      * @param  bool  $barred  somebody switched it off by hand, and nothing but a hand may switch it on
      */
-    public function __construct(public bool $on, public array $holders = [], public bool $barred = false)
+    public function __construct(public int $value, public array $holders = [], public bool $barred = false)
     {
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\View;
 
 use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Ask;
+use Rundfunk\Arbitration\Range;
 use Rundfunk\Arbitration\Standing;
 use Rundfunk\Arbitration\Turn;
 use Rundfunk\Knowledge;
@@ -44,29 +46,31 @@ final readonly class OutputMastersView implements View
     /** @param  list<Route>  $routes */
     private static function master(Plan $plan, Output $output, Route $route, array $routes): Master
     {
-        $arbiter = new Arbiter($output->precedence);
-        $control = $plan->control($route->controlId);
-        $after = static fn (Standing $standing): bool => $arbiter->hear($standing, $control, $route, Turn::Worked)->on;
-        $holder = self::otherHolder($routes, $route);
+        $range = Range::of($output);
+        $arbiter = new Arbiter($output->precedence, $range);
+        $ask = Ask::of($plan->control($route->controlId), $route);
+        $after = static fn (Standing $standing): bool => $arbiter->isOn($arbiter->hear($standing, $ask, Turn::Worked));
+        $off = new Standing($range->off);
+        $on = new Standing($range->on());
 
         return new Master(
             $route->id,
-            $after(new Standing(false)),
-            $after(new Standing(true)),
-            $holder === null ? null : $after(new Standing(true, [$holder->controlId])),
-            $output->precedence === Precedence::OffFirst ? $after(new Standing(false, [], true)) : null,
+            $after($off),
+            $after($on),
+            self::isHeldByAnother($routes, $route) ? $after(new Standing($on->value, [$ask->master + 1])) : null,
+            $output->precedence === Precedence::OffFirst ? $after(new Standing($off->value, [], true)) : null,
         );
     }
 
     /** @param  list<Route>  $routes */
-    private static function otherHolder(array $routes, Route $route): ?Route
+    private static function isHeldByAnother(array $routes, Route $route): bool
     {
         foreach ($routes as $one) {
             if ($one->controlId !== $route->controlId && $one->action->holds()) {
-                return $one;
+                return true;
             }
         }
 
-        return null;
+        return false;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Rundfunk\Arbitration\Rule;
 
 use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Ask;
+use Rundfunk\Arbitration\Range;
 use Rundfunk\Arbitration\Standing;
 use Rundfunk\Arbitration\Turn;
 use Rundfunk\Check\Finding;
@@ -39,12 +41,13 @@ final readonly class OffForGood implements OutputRule
 
     private function staysOff(Plan $plan, Output $output): bool
     {
-        $arbiter = new Arbiter($output->precedence);
+        $range = Range::of($output);
+        $arbiter = new Arbiter($output->precedence, $range);
         $barred = false;
         foreach ($plan->routesTo($output) as $route) {
-            $control = $plan->control($route->controlId);
-            $barred = $barred || $arbiter->hear(new Standing(true), $control, $route, Turn::Worked)->barred;
-            if ($arbiter->hear(new Standing(false, [], true), $control, $route, Turn::Worked)->on) {
+            $ask = Ask::of($plan->control($route->controlId), $route);
+            $barred = $barred || $arbiter->hear(new Standing($range->on()), $ask, Turn::Worked)->barred;
+            if ($arbiter->isOn($arbiter->hear(new Standing($range->off, [], true), $ask, Turn::Worked))) {
                 return false;
             }
         }
