@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\View;
+namespace Rundfunk\Shape;
 
 use BackedEnum;
 use LogicException;
 use ReflectionClass;
 use ReflectionNamedType;
 use ReflectionParameter;
-use Rundfunk\Shape\Schema;
-use Rundfunk\View\Shown\ListOf;
 
 /** The JSON Schema of what is shown, drawn from the readonly classes themselves. */
 final class ResultSchema

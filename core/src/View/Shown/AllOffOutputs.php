@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** The outputs that "all off" reaches. */
 final readonly class AllOffOutputs
 {

@@ -6,6 +6,7 @@ namespace Rundfunk\View\Shown;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\Rail;
+use Rundfunk\Shape\ListOf;
 
 /** A class of board, as screens offer it. */
 final readonly class BoardOffered

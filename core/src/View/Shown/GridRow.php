@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** A function, with a cell for each column. */
 final readonly class GridRow
 {

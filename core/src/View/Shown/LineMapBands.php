@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** The line map, drawn: a wide plan folds into bands that stand below each other. */
 final readonly class LineMapBands
 {

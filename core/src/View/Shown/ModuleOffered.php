@@ -8,6 +8,7 @@ use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Catalogue\ModuleGroup;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\Role;
+use Rundfunk\Shape\ListOf;
 
 /** A class of module, as screens offer it. */
 final readonly class ModuleOffered

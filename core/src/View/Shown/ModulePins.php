@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** Where the terminals of a module can go. */
 final readonly class ModulePins
 {

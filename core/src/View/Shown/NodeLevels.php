@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** The two ends of each wire of a node, compared. */
 final readonly class NodeLevels
 {

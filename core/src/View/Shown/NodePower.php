@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** What feeds a node, from the source down, and what each of its modules gets. */
 final readonly class NodePower
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** The controls that drive one output, where there are several. */
 final readonly class OutputMasters
 {

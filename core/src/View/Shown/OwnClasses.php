@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** The classes that a plan describes, offered beside those of the catalogue. */
 final readonly class OwnClasses
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\View\Shown;
 
 use Rundfunk\Catalogue\Level;
+use Rundfunk\Shape\ListOf;
 
 /** A pin of a board. */
 final readonly class PinRow

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** Every pin of a board and what is on it, and what still wants a pin. */
 final readonly class PinTable
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** A route's way as it is travelled, or could be, and how long a press takes to become a click. */
 final readonly class RouteWay
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
+use Rundfunk\Shape\ListOf;
+
 /** Every pin of the board, judged for one terminal. */
 final readonly class TerminalPins
 {
