@@ -40,9 +40,10 @@ final class GoldenTest extends CoreTestCase
         $before = ($before['format'] ?? null) === 1 ? From1::read($before) : $before;
         self::assertHolds(array_diff_key($before, ['supplies' => true, 'parts' => true]), json_decode($written, true), 'plan');
         $outcomes = Outcomes::of($plan, self::knowledge());
-        self::assertSame(array_keys($kept['outcomes']), array_keys($outcomes));
-        foreach ($outcomes as $name => $text) {
-            self::assertSame($kept['outcomes'][$name], $text, $name);
+        // A node may come to have more files; none goes.
+        self::assertSame([], array_diff(array_keys($kept['outcomes']), array_keys($outcomes)));
+        foreach ($kept['outcomes'] as $name => $text) {
+            self::assertSame($text, $outcomes[$name], (string) $name);
         }
     }
 
@@ -55,7 +56,8 @@ final class GoldenTest extends CoreTestCase
             return;
         }
         self::assertSame(array_keys($before), array_values(array_intersect(array_keys($now), array_keys($before))), $place);
-        if (array_is_list($before)) {
+        // An empty record looks like an empty list.
+        if ($before !== [] && array_is_list($before)) {
             self::assertSameSize($before, $now, $place);
         }
         foreach ($before as $key => $value) {

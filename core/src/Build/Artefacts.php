@@ -8,14 +8,14 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
-/** Every file that a node's links have for it, beyond its wiring table and header. */
+/** Every file that a node has beyond its wiring table and header: its behaviour, and what its links have for it. */
 final readonly class Artefacts
 {
     /** @return list<Artefact> */
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): array
     {
         $knowledge = $knowledge->of($plan);
-        $artefacts = [];
+        $artefacts = BehaviourFiles::of($plan, $node, $knowledge);
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $files = $knowledge->media->offering(ExportsFiles::class, $plan->link($endpoint->linkId)->medium);
             $artefacts = [...$artefacts, ...$files?->artefacts($plan, $endpoint, $knowledge) ?? []];

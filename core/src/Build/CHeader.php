@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
-use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Knowledge;
-use Rundfunk\Pins\OnLevel;
 use Rundfunk\Plan\Endpoint;
-use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
-use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Precedence;
 use Rundfunk\Routes\RouteNames;
@@ -51,7 +47,7 @@ final readonly class CHeader
             '',
             '#include <stdint.h>',
             '',
-            ...$this->pins($plan, $node, $names),
+            ...HeaderPins::of($plan, $node, $this->knowledge, $names)->lines,
             ...self::masters($plan, $node, $names),
         ];
         foreach ($plan->endpointsOf($node) as $endpoint) {
@@ -59,51 +55,6 @@ final readonly class CHeader
         }
 
         return implode("\n", [...$lines, ...$this->relayed($plan, $node), "#endif /* {$guard} */", '']);
-    }
-
-    /** @return list<string> */
-    private function pins(Plan $plan, Node $node, UniqueNames $names): array
-    {
-        $board = $this->knowledge->catalogue->boardOf($node);
-        $lines = ['/* Pins, numbered as programs for this board number them. */'];
-        foreach ($plan->modulesOf($node) as $module) {
-            $class = $this->knowledge->catalogue->classOf($module);
-            $uses = $plan->pinUsesOf($module);
-            $carried = OnTerminal::carried($plan, $module, $class);
-            $order = array_flip(array_keys($class->terminals));
-            usort($uses, static fn (PinUse $a, PinUse $b): int => ($order[$a->terminal] ?? 99) <=> ($order[$b->terminal] ?? 99));
-            foreach ($uses as $use) {
-                $pin = $board?->pin($use->pin);
-                if ($pin !== null) {
-                    $of = $pin->offeredBy === null ? '' : CNames::upper($plan->module($pin->offeredBy)->name).'_';
-                    $name = $names->name("{$of}PIN_".CNames::upper("{$module->name} {$use->terminal}"));
-                    $lines[] = "#define {$name} {$pin->number} ".self::note($use->pin.($class->terminal($use->terminal)?->isBySoftware($use) === true ? ' by software' : '').(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : ''));
-                }
-            }
-            if ($class->carries === 'relay') {
-                $lines = [...$lines, ...$this->switching($plan, $module, $class, $names)];
-            }
-        }
-
-        return [...$lines, ''];
-    }
-
-    /** @return list<string> what switches the channels on: of the module, and of those that a transistor turns over */
-    private function switching(Plan $plan, Module $module, ModuleClass $class, UniqueNames $names): array
-    {
-        $of = static fn (string $name, bool $low): array => [
-            '#define '.$names->name("{$name}_ON").($low ? ' 0' : ' 1'),
-            '#define '.$names->name("{$name}_OFF").($low ? ' 1' : ' 0'),
-        ];
-        $lines = $of(CNames::upper($module->name), $class->activeLow);
-        foreach ($class->channels() as $terminal) {
-            $low = OnLevel::switchesLow($plan, $module, $class, $terminal->name);
-            if ($low !== $class->activeLow) {
-                $lines = [...$lines, ...$of(CNames::upper("{$module->name} {$terminal->name}"), $low)];
-            }
-        }
-
-        return $lines;
     }
 
     /** @return list<string> who wins where several controls drive an output of this node */

@@ -17,6 +17,7 @@ final readonly class Board
      * @param  list<string>  $media  media for which it needs no module
      * @param  list<BoardInput>  $inputs  where it can be fed
      * @param  int  $memoryKb  for a program's data
+     * @param  int|null  $analogueBits  how finely its converter reads a voltage; null where it has none
      * @param  list<Timer>  $timers  where two signals may want the same; none where each pin has its own
      * @param  bool  $pixelsBlock  nothing is heard while it writes an addressable strip
      */
@@ -37,6 +38,7 @@ final readonly class Board
         public int $memoryKb,
         public array $timers = [],
         public bool $pixelsBlock = false,
+        public ?int $analogueBits = null,
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class Board
             $values->whole('memoryKb'),
             array_map(Timer::from(...), $values->each('timers')),
             $values->has('pixelsBlock'),
+            $values->wholeOrNull('analogueBits'),
         );
     }
 
@@ -88,7 +91,7 @@ final readonly class Board
             $pins[$pin->name] ??= $pin;
         }
 
-        return new self($this->key, $this->name, $this->logicV, $this->clockMhz, $this->fiveVoltTolerant, $this->pinCurrent, $this->rails, $pins, $this->basis, $this->media, $this->own, $this->inputs, $this->levels, $this->memoryKb, $this->timers, $this->pixelsBlock);
+        return new self($this->key, $this->name, $this->logicV, $this->clockMhz, $this->fiveVoltTolerant, $this->pinCurrent, $this->rails, $pins, $this->basis, $this->media, $this->own, $this->inputs, $this->levels, $this->memoryKb, $this->timers, $this->pixelsBlock, $this->analogueBits);
     }
 
     /** The timer that makes the PWM of a pin; null where that has one of its own. */

@@ -113,12 +113,23 @@ enum ControlKind: string
     public function settings(): Shape
     {
         return match ($this) {
+            self::Button, self::Switch => Shape::of(self::toldAgain()),
+            self::Axis => Shape::of(
+                Field::whole('rawLowest', 0, 65_535, 'What the converter reads at one end of its way.', 0)->titled('Reads from'),
+                Field::whole('rawCentre', 0, 65_535, 'What it reads when let go; none for half way.')->nullable()->titled('let go'),
+                Field::whole('rawHighest', 0, 65_535, 'What it reads at the other end; none for all that the board can read.')->nullable()->titled('to'),
+                Field::whole('deadBand', 0, 90, 'How much about the middle still counts as the middle.', 4, '%')->titled('Dead band'),
+                Field::whole('expo', 0, 100, 'How soft it is about the middle; full at the ends all the same.', 0, '%')->titled('Expo'),
+                Field::whole('everyMs', 10, 5_000, 'How often it is looked at, and told if it has moved.', 50, 'ms')->titled('Looked at every'),
+                self::toldAgain(),
+            ),
             self::Reading => Shape::of(
                 Field::label('unit', 12, 'Unit of the reading.')->titled('Unit'),
                 Field::number('threshold', -10_000, 10_000, 'It counts as on beyond this.')->nullable()->titled('Threshold'),
                 Field::number('hysteresis', 0, 10_000, 'How far it must come back to count as off again.', 1)->titled('Hysteresis'),
                 Field::oneOf('beyond', ['above', 'below'], 'On which side of the threshold it counts as on.', 'above')->titled('On when'),
                 Field::whole('intervalS', 1, 86_400, 'How often it is read.', 10, 's')->titled('Every'),
+                Field::oneOf('onFailure', ['off', 'on', 'keep'], 'What it counts as when the sensor cannot be read: not beyond its threshold, beyond it, or as it stood.', 'off')->titled('When it fails'),
             ),
             self::Text => Shape::of(
                 Field::label('word', 24, 'The command word that the text begins with.')->nullable()->assigned()->titled('Word'),
@@ -137,5 +148,10 @@ enum ControlKind: string
             ),
             default => Shape::of(),
         };
+    }
+
+    private static function toldAgain(): Field
+    {
+        return Field::whole('repeatMs', 0, 60_000, 'How often what it holds is told again while it is worked, so that the other side knows it is still there; 0 for once.', 0, 'ms')->titled('Told again every');
     }
 }

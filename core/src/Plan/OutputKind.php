@@ -79,15 +79,16 @@ enum OutputKind: string
                 Field::whole('highest', -10_000, 10_000, 'The highest.')->nullable()->titled('to'),
                 Field::label('unit', 12, 'Unit of the value.')->titled('Unit'),
             ),
-            self::Pwm => Shape::of(...self::span(0, 100, '%')),
-            self::Servo => Shape::of(...self::span(-90, 90, '°')),
-            self::Motor => Shape::of(...self::span(-100, 100, '%')),
-            self::Tone => Shape::of(...self::span(0, 5_000, 'Hz')),
+            self::Pwm => Shape::of(...self::span(0, 100, '%'), ...self::watched()),
+            self::Servo => Shape::of(...self::span(-90, 90, '°'), ...self::watched()),
+            self::Motor => Shape::of(...self::span(-100, 100, '%'), ...self::watched()),
+            self::Tone => Shape::of(...self::span(0, 5_000, 'Hz'), ...self::watched()),
             self::Strip => Shape::of(
                 Field::whole('pixels', 1, 2_000, 'How many lights it has.', 30)->titled('Lights'),
                 ...self::span(0, 255, ''),
+                ...self::watched(),
             ),
-            self::Relay, self::Lamp => Shape::of(),
+            self::Relay, self::Lamp => Shape::of(...self::watched()),
         };
     }
 
@@ -98,6 +99,14 @@ enum OutputKind: string
             Field::whole('lowest', -10_000, 10_000, 'The lowest value it is set to.', $lowest)->titled('From'),
             Field::whole('highest', -10_000, 10_000, 'The highest.', $highest)->titled('to'),
             Field::label('unit', 12, 'Unit of the value.', $unit)->titled('Unit'),
+        ];
+    }
+
+    /** @return list<Field> */
+    private static function watched(): array
+    {
+        return [
+            Field::whole('silenceMs', 0, 3_600_000, 'What another node holds on goes off when that is not heard of for so long; 0 for never.', 0, 'ms')->titled('Off when unheard for'),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\Core\Build;
 use DOMDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\Artefacts;
+use Rundfunk\Build\BehaviourFiles;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\PartsList;
 use Rundfunk\Build\WiringTable;
@@ -37,7 +38,7 @@ final class HostileTextTest extends CoreTestCase
                     # As a spreadsheet might: whatever is invisible or wide is looked through.
                     bare = ''.join(c for c in unicodedata.normalize('NFKC', cell) if unicodedata.category(c)[0] not in 'CZ')
                     assert bare[:1] not in '=+-@' or bare == '' or bare[1:].replace('.', '', 1).isdigit(), (path, cell)
-            elif path.endswith('.jsonld'):
+            elif path.endswith(('.json', '.jsonld')):
                 json.loads(text)
             else:
                 assert not any(unicodedata.category(c) in ('Cc', 'Cf', 'Zl', 'Zp') and c != '\n' for c in text), path
@@ -76,6 +77,14 @@ final class HostileTextTest extends CoreTestCase
             self::assertDoesNotMatchRegularExpression('/[\x00-\x08\x0B-\x1F\x7F]|[\x{202A}-\x{202E}\x{2066}-\x{2069}\x{2028}\x{2029}]/u', $header, 'no invisible sign changes how a line is read');
             file_put_contents("{$this->folder}/{$at}.h", $header);
             file_put_contents("{$this->folder}/{$at}.c", "#include \"{$at}.h\"\nint unit_{$at};\n");
+            foreach (BehaviourFiles::of($plan, $node, self::knowledge()) as $file) {
+                if ($file->key === 'c-behaviour') {
+                    self::assertDoesNotMatchRegularExpression('/[\x00-\x08\x0B-\x1F\x7F]|[\x{202A}-\x{202E}\x{2066}-\x{2069}\x{2028}\x{2029}]/u', $file->content);
+                    file_put_contents("{$this->folder}/behaviour{$at}.h", (string) preg_replace('/^#include "[a-z0-9_-]+\.h"$/m', "#include \"{$at}.h\"", $file->content, -1, $includes));
+                    self::assertSame(1, $includes);
+                    file_put_contents("{$this->folder}/{$at}.c", "#include \"behaviour{$at}.h\"\nint unit_{$at};\n");
+                }
+            }
             $sources[] = "{$at}.c";
         }
         $this->execute(['gcc', '-std=c99', '-trigraphs', '-Wall', '-Wextra', '-Werror', '-c', ...$sources]);
@@ -95,7 +104,7 @@ final class HostileTextTest extends CoreTestCase
         foreach ($plan->nodes() as $at => $node) {
             $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv(), 'parts.csv' => PartsList::of($plan, self::knowledge(), $node)->csv()];
             foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
-                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|txt|toml|jsonld)$/D', $artefact->fileName);
+                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|txt|toml|json|jsonld|h)$/D', $artefact->fileName);
                 $made[$artefact->key.'-'.$artefact->fileName] = $artefact->content;
             }
             foreach ($made as $name => $content) {

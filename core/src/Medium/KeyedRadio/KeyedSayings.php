@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio;
 
+use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -12,7 +13,7 @@ use Rundfunk\Routes\HandsOutCodes;
 use Rundfunk\Routes\SaysCommands;
 
 /** What goes over the link for a command. */
-final readonly class KeyedSayings implements HandsOutCodes, SaysCommands
+final readonly class KeyedSayings implements HandsOutCodes, SaysCommands, TellsMessagesApart
 {
     public function codes(Plan $plan, Hop $hop): ?CodeRange
     {
@@ -30,5 +31,16 @@ final readonly class KeyedSayings implements HandsOutCodes, SaysCommands
             $code === null => null,
             default => KeyedCodes::words($code, $coding),
         };
+    }
+
+    public function mark(Plan $plan, Hop $hop): ?string
+    {
+        return $this->saying($plan, $hop);
+    }
+
+    /** The upper bits are who signs; a fob is known by its code. */
+    public function showsSender(Plan $plan, Hop $hop): bool
+    {
+        return true;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** The figures of a cellular link: who is obeyed, each modem, each end. */
 final readonly class CellularFigures

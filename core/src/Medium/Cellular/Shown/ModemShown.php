@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Cellular\Shown;
 
 use Rundfunk\Medium\Cellular\DialogueStep;
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** A modem: its dialogue, its commands and its supply. */
 final readonly class ModemShown

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** One code: what it says, and its signal to scale. */
 final readonly class IrCodeFigures

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** One end: what it sends and hears, and how far. */
 final readonly class IrEndFigures

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** The figures of an infrared link: every code on it as marks and spaces, and each end. */
 final readonly class IrFigures

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** What a node says and is told on a network. */
 final readonly class EndTopics

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** The figures of a keyed-radio link: a frame, a press, the band, every code, each end. */
 final readonly class KeyedFigures

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** What one end says otherwise than its link, and to whom it sends. */
 final readonly class PacketEndFigures

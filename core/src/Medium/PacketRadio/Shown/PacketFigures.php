@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio\Shown;
 
-use Rundfunk\View\Shown\ListOf;
+use Rundfunk\Shape\ListOf;
 
 /** The figures of a packet-radio link: the band ruler, one exchange, each end. */
 final readonly class PacketFigures

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Plan\Action;
+
+/** What of the engine a node's tables ask for: the rest is not in its header. */
+final readonly class CFeatures
+{
+    /** Messages that one step takes. */
+    public const HEARD_MOST = 4;
+
+    /** @param  int  $masterBits  8, 16 or 32: a bit for each master that holds an output */
+    private function __construct(
+        public bool $feels,
+        public bool $reads,
+        public bool $thresholds,
+        public bool $sticks,
+        public bool $travels,
+        public bool $zones,
+        public bool $timesOfDay,
+        public bool $drives,
+        public bool $puts,
+        public bool $pulses,
+        public bool $feeds,
+        public bool $tells,
+        public bool $repeats,
+        public bool $time,
+        public int $masterBits,
+    ) {
+    }
+
+    public static function of(NodeTables $tables): self
+    {
+        $contacts = array_filter($tables->contacts, static fn (Contact $contact): bool => self::anything($contact->does));
+        $switched = array_filter($tables->gauges, static fn (Gauge $gauge): bool => $gauge->hasThreshold && self::anything(self::turned($gauge->does)));
+        $saying = array_filter($tables->gauges, self::saysValue(...));
+        $sticks = array_filter($tables->sticks, static fn (Stick $stick): bool => self::anything($stick->does));
+        $clocks = array_filter($tables->clocks, self::strikes(...));
+        $does = [
+            ...array_map(static fn (Contact|Stick|Clock $source): Does => $source->does, [...$contacts, ...$sticks, ...$clocks]),
+            // Without a threshold a reading switches nothing.
+            ...array_map(static fn (Gauge $gauge): Does => self::turned($gauge->does), $switched),
+            ...array_map(static fn (Gauge $gauge): Does => self::says($gauge->does), $saying),
+        ];
+        $drives = array_merge(...array_map(static fn (Does $one): array => $one->drives, $does), ...array_map(static fn (Heard $heard): array => $heard->drives, $tables->heard));
+        $tells = array_merge(...array_map(static fn (Does $one): array => $one->tells, $does), ...array_map(static fn (Heard $heard): array => $heard->passes, $tables->heard));
+        $pulses = array_filter($drives, static fn (Drive $drive): bool => $drive->action === Action::Pulse);
+        $feeds = array_filter($tables->heard, static fn (Heard $heard): bool => array_filter($heard->drives, static fn (Drive $drive): bool => self::feeds($tables, $drive)) !== []) !== [];
+        $every = array_filter($clocks, static fn (Clock $clock): bool => $clock->everyMs > 0);
+        $masters = max([0, ...array_map(static fn (Driven $output): int => $output->masters, $tables->outputs)]);
+
+        return new self(
+            $contacts !== [],
+            $switched !== [] || $saying !== [],
+            $switched !== [],
+            $sticks !== [],
+            array_filter($sticks, self::travels(...)) !== [],
+            array_filter($sticks, self::steps(...)) !== [],
+            array_filter($clocks, static fn (Clock $clock): bool => $clock->atMinute >= 0) !== [],
+            $drives !== [],
+            count($pulses) < count($drives),
+            $pulses !== [],
+            $feeds,
+            $tells !== [],
+            array_filter($tables->contacts, static fn (Contact $contact): bool => $contact->repeatMs > 0) !== [],
+            $contacts !== [] || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds,
+            $masters > 16 ? 32 : ($masters > 8 ? 16 : 8),
+        );
+    }
+
+    public static function anything(Does $does): bool
+    {
+        return $does->drives !== [] || $does->tells !== [];
+    }
+
+    /** A message that holds an output which goes off when it is unheard of. */
+    public static function feeds(NodeTables $tables, Drive $drive): bool
+    {
+        return $tables->outputs[$drive->output]->silenceMs > 0 && ($drive->action->holds() || ($drive->action === Action::Set && $drive->value === null));
+    }
+
+    /** What of a reading hangs on its threshold. */
+    public static function turned(Does $does): Does
+    {
+        return new Does(
+            array_values(array_filter($does->drives, static fn (Drive $drive): bool => $drive->action !== Action::Set || $drive->value !== null)),
+            array_values(array_filter($does->tells, static fn (Tell $tell): bool => $tell->action !== Action::Set || $tell->value !== null)),
+        );
+    }
+
+    /** What of it takes the value as it is. */
+    public static function says(Does $does): Does
+    {
+        return new Does(
+            array_values(array_filter($does->drives, static fn (Drive $drive): bool => $drive->action === Action::Set && $drive->value === null)),
+            array_values(array_filter($does->tells, static fn (Tell $tell): bool => $tell->action === Action::Set && $tell->value === null)),
+        );
+    }
+
+    public static function saysValue(Gauge $gauge): bool
+    {
+        return self::anything(self::says($gauge->does));
+    }
+
+    /** It has a time at all, and something follows. */
+    public static function strikes(Clock $clock): bool
+    {
+        return self::anything($clock->does) && ($clock->atMinute >= 0 || $clock->everyMs > 0);
+    }
+
+    public static function travels(Stick $stick): bool
+    {
+        return array_filter([...$stick->does->drives, ...$stick->does->tells], static fn (Drive|Tell $one): bool => $one->travel !== null) !== [];
+    }
+
+    public static function steps(Stick $stick): bool
+    {
+        return array_filter([...$stick->does->drives, ...$stick->does->tells], static fn (Drive|Tell $one): bool => $one->travel === null) !== [];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Plan\Precedence;
+
+/** An output of the node. */
+final readonly class Driven
+{
+    /**
+     * @param  int  $off  the value that is off, and how it starts
+     * @param  int  $silenceMs  what another node holds goes off when nothing more is heard for so long; 0 for never
+     * @param  int  $masters  how many hold it
+     * @param  int  $far  which of them are other nodes' controls, a bit each
+     */
+    public function __construct(
+        public string $name,
+        public int $lowest,
+        public int $highest,
+        public int $off,
+        public int $on,
+        public Precedence $precedence,
+        public int $silenceMs,
+        public int $masters,
+        public int $far,
+    ) {
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+/** A reading, in thousandths of its unit. */
+final readonly class Gauge
+{
+    /** What the program says when a sensor gives nothing, or nonsense. */
+    public const FAILED = -2_147_483_648;
+
+    /** The most that is reckoned with, thousandths: what no sensor reads. */
+    public const MOST = 1_000_000_000;
+
+    /**
+     * @param  bool  $hasThreshold  without one it says its value only
+     * @param  int  $threshold  thousandths
+     * @param  int  $hysteresis  thousandths it must come back to count as off again
+     * @param  bool  $above  it counts as on above the threshold, otherwise below
+     * @param  int  $intervalMs  how often its value is told
+     */
+    public function __construct(
+        public string $name,
+        public bool $hasThreshold,
+        public int $threshold,
+        public int $hysteresis,
+        public bool $above,
+        public int $intervalMs,
+        public OnFailure $onFailure,
+        public Does $does,
+    ) {
+    }
+}

@@ -1,0 +1,369 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Arbitration\Arbiter;
+use Rundfunk\Arbitration\Ask;
+use Rundfunk\Arbitration\Range;
+use Rundfunk\Arbitration\Standing;
+use Rundfunk\Arbitration\Turn;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ValueSpan;
+
+/**
+ * Runs a node's tables: state, time, inputs and messages in; state, outputs and messages out. Nothing else goes in, so the
+ * same happens every time, and on the board, whose header is written from the same tables.
+ *
+ * In a step, what is due goes first, then what was heard, then what is read: contacts, gauges, sticks, clocks, each in the
+ * order of the tables.
+ */
+final class Machine
+{
+    /** Milliseconds are counted in 32 bits and run round after 49.7 days. */
+    private const WRAP = 0xFFFF_FFFF;
+
+    /** How far a stick must be pushed for one step, and how far it must come back before the next: −1024…1024. */
+    public const ZONE = 512;
+
+    public const ZONE_LEFT = 384;
+
+    /** @var list<Arbiter> */
+    private readonly array $arbiters;
+
+    private State $state;
+
+    private int $now = 0;
+
+    /** @var list<Message> */
+    private array $told = [];
+
+    public function __construct(private readonly NodeTables $tables)
+    {
+        $this->arbiters = array_map(static fn (Driven $output): Arbiter => new Arbiter($output->precedence, Range::over(new ValueSpan($output->lowest, $output->highest))), $tables->outputs);
+        $this->state = new State;
+    }
+
+    /** @param  int  $nowMs  0–2³²−1 */
+    public function start(int $nowMs): State
+    {
+        $state = new State;
+        foreach ($this->tables->contacts as $contact) {
+            $known = $contact->kind === ContactKind::Notice;
+            $state->contacts[] = ['level' => $known ? 0 : State::UNKNOWN, 'seen' => $known ? 0 : State::UNKNOWN, 'since' => $nowMs, 'held' => false, 'told' => $nowMs];
+        }
+        foreach ($this->tables->gauges as $_) {
+            $state->gauges[] = ['state' => State::UNKNOWN, 'told' => $nowMs, 'has' => false];
+        }
+        foreach ($this->tables->sticks as $stick) {
+            $state->sticks[] = ['looked' => $nowMs, 'has' => false, 'zone' => 0, 'told' => $nowMs, 'drives' => array_fill(0, count($stick->does->drives), 0), 'tells' => array_fill(0, count($stick->does->tells), 0)];
+        }
+        foreach ($this->tables->clocks as $_) {
+            $state->clocks[] = ['minute' => Clock::UNKNOWN, 'since' => $nowMs];
+        }
+        foreach ($this->tables->outputs as $output) {
+            $state->outputs[] = ['standing' => new Standing($output->off), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs];
+        }
+
+        return $state;
+    }
+
+    /**
+     * @param  int  $nowMs  0–2³²−1
+     * @param  int  $minuteOfDay  0–1439; −1 when nobody knows it
+     * @param  list<Message>  $heard
+     */
+    public function step(State $state, int $nowMs, int $minuteOfDay, Inputs $inputs, array $heard = []): Outcome
+    {
+        $this->state = clone $state;
+        $this->now = $nowMs;
+        $this->told = [];
+        $this->passTime();
+        foreach ($heard as $message) {
+            $this->hear($message);
+        }
+        foreach ($this->tables->contacts as $index => $contact) {
+            $this->feel($index, $contact, ($inputs->contacts[$index] ?? 0) !== 0 ? 1 : 0);
+        }
+        foreach ($this->tables->gauges as $index => $gauge) {
+            $this->gauge($index, $gauge, $inputs->gauges[$index] ?? Gauge::FAILED);
+        }
+        foreach ($this->tables->sticks as $index => $stick) {
+            $this->follow($index, $stick, $inputs->sticks[$index] ?? $stick->axis->centre);
+        }
+        foreach ($this->tables->clocks as $index => $clock) {
+            $this->strike($index, $clock, $minuteOfDay);
+        }
+
+        return new Outcome($this->state, array_map(static fn (array $output): int => $output['standing']->value, $this->state->outputs), $this->told);
+    }
+
+    private function since(int $then): int
+    {
+        return ($this->now - $then) & self::WRAP;
+    }
+
+    private function passTime(): void
+    {
+        foreach ($this->tables->outputs as $index => $output) {
+            $at = &$this->state->outputs[$index];
+            if ($at['pulsing'] && $this->since($at['pulseAt']) >= $at['pulseMs']) {
+                $at['pulsing'] = false;
+                $at['standing'] = $this->arbiters[$index]->hear($at['standing'], new Ask(-1, Action::Pulse, false), Turn::LetGo);
+            }
+            if ($output->silenceMs > 0 && $at['fed'] && $this->since($at['fedAt']) >= $output->silenceMs) {
+                $at['fed'] = false;
+                $near = array_values(array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 0));
+                $at['standing'] = $this->arbiters[$index]->hear(new Standing($at['standing']->value, $near, $at['standing']->barred), new Ask(-1, Action::Off, false), Turn::Worked);
+            }
+            unset($at);
+        }
+    }
+
+    private function hear(Message $message): void
+    {
+        foreach ($this->tables->heard as $heard) {
+            if ($heard->link !== $message->link || $heard->code !== $message->code || ($heard->from !== 0 && $heard->from !== $message->node)) {
+                continue;
+            }
+            foreach ($heard->drives as $drive) {
+                $turn = $drive->action->holds() && $message->value === 0 ? Turn::LetGo : Turn::Worked;
+                $this->put($drive, $turn, $message->value);
+                $this->feed($drive);
+            }
+            foreach ($heard->passes as $pass) {
+                $this->told[] = new Message($pass->link, $pass->to, $pass->code, $message->value);
+            }
+        }
+    }
+
+    /** What is held from afar must be heard of again and again. */
+    private function feed(Drive $drive): void
+    {
+        $at = &$this->state->outputs[$drive->output];
+        $output = $this->tables->outputs[$drive->output];
+        if ($drive->action->holds()) {
+            $at['fed'] = array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 1) !== [];
+        } elseif ($drive->action === Action::Set && $drive->value === null) {
+            $at['fed'] = $at['standing']->value !== $output->off;
+        } else {
+            return;
+        }
+        if ($at['fed']) {
+            $at['fedAt'] = $this->now;
+        }
+    }
+
+    private function put(Drive $drive, Turn $turn, int $value): void
+    {
+        if ($turn === Turn::LetGo && ! $drive->action->holds()) {
+            return;
+        }
+        $at = &$this->state->outputs[$drive->output];
+        $at['standing'] = $this->arbiters[$drive->output]->hear($at['standing'], new Ask($drive->master, $drive->action, $drive->byHand, $drive->value ?? $value), $turn);
+        $at['pulsing'] = $drive->action === Action::Pulse && $at['standing']->value !== $this->tables->outputs[$drive->output]->off;
+        if ($at['pulsing']) {
+            $at['pulseAt'] = $this->now;
+            $at['pulseMs'] = $drive->pulseMs;
+        }
+    }
+
+    private function tell(Tell $tell, Turn $turn, int $value): void
+    {
+        if ($turn === Turn::LetGo && ! $tell->action->holds()) {
+            return;
+        }
+        $this->told[] = new Message($tell->link, $tell->to, $tell->code, match (true) {
+            $tell->action->holds() => $turn === Turn::Worked ? 1 : 0,
+            default => $tell->value ?? $value,
+        });
+    }
+
+    private function does(Does $does, Turn $turn, int $value, bool $onlyHolds = false): void
+    {
+        foreach ($does->drives as $drive) {
+            if (! $onlyHolds || $drive->action->holds()) {
+                $this->put($drive, $turn, $value);
+            }
+        }
+        foreach ($does->tells as $tell) {
+            if (! $onlyHolds || $tell->action->holds()) {
+                $this->tell($tell, $turn, $value);
+            }
+        }
+    }
+
+    private function feel(int $index, Contact $contact, int $raw): void
+    {
+        $at = &$this->state->contacts[$index];
+        if ($raw !== $at['seen']) {
+            $at['seen'] = $raw;
+            $at['since'] = $this->now;
+        }
+        if ($raw !== $at['level'] && $this->since($at['since']) >= $contact->debounceMs) {
+            $found = $at['level'] === State::UNKNOWN;
+            $at['level'] = $raw;
+            // A key that is held when the node starts asks for nothing; a switch stands where it stands.
+            if (! $found || ($raw === 1 && $contact->kind === ContactKind::Switch)) {
+                $at['held'] = $raw === 1;
+                $at['told'] = $this->now;
+                $this->does($contact->does, $raw === 1 ? Turn::Worked : Turn::LetGo, 0, $found);
+            }
+        }
+        if ($contact->repeatMs > 0 && $at['held'] && $this->since($at['told']) >= $contact->repeatMs) {
+            $at['told'] = $this->now;
+            foreach ($contact->does->tells as $tell) {
+                if ($tell->action->holds()) {
+                    $this->tell($tell, Turn::Worked, 0);
+                }
+            }
+        }
+    }
+
+    private function gauge(int $index, Gauge $gauge, int $raw): void
+    {
+        $at = &$this->state->gauges[$index];
+        $failed = $raw === Gauge::FAILED;
+        $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $raw));
+        $value = $failed ? 0 : max(-32_768, min(32_767, intdiv($raw + ($raw < 0 ? -500 : 500), 1_000)));
+        $state = $gauge->hasThreshold ? self::beyond($gauge, $at['state'], $raw) : State::UNKNOWN;
+        if ($state !== $at['state']) {
+            $at['state'] = $state;
+            $this->turned($gauge->does, $state === 1 ? Turn::Worked : Turn::LetGo, $value);
+        }
+        if (! $failed && (! $at['has'] || $this->since($at['told']) >= $gauge->intervalMs)) {
+            $at['has'] = true;
+            $at['told'] = $this->now;
+            $this->sayValue($gauge->does, $value);
+        }
+    }
+
+    private static function beyond(Gauge $gauge, int $state, int $raw): int
+    {
+        if ($raw === Gauge::FAILED) {
+            return match ($gauge->onFailure) {
+                OnFailure::Keep => $state,
+                OnFailure::Off => 0,
+                OnFailure::On => 1,
+            };
+        }
+        // How far beyond the threshold, whichever side that is; on a small board 32 bits hold it.
+        $over = $gauge->above ? $raw - $gauge->threshold : $gauge->threshold - $raw;
+
+        return $over > 0 || ($state === 1 && $over > -$gauge->hysteresis) ? 1 : 0;
+    }
+
+    /** All that hangs on the threshold. */
+    private function turned(Does $does, Turn $turn, int $value): void
+    {
+        foreach ($does->drives as $drive) {
+            if ($drive->action !== Action::Set || $drive->value !== null) {
+                $this->put($drive, $turn, $value);
+            }
+        }
+        foreach ($does->tells as $tell) {
+            if ($tell->action !== Action::Set || $tell->value !== null) {
+                $this->tell($tell, $turn, $value);
+            }
+        }
+    }
+
+    private function sayValue(Does $does, int $value): void
+    {
+        foreach ($does->drives as $drive) {
+            if ($drive->action === Action::Set && $drive->value === null) {
+                $this->put($drive, Turn::Worked, $value);
+            }
+        }
+        foreach ($does->tells as $tell) {
+            if ($tell->action === Action::Set && $tell->value === null) {
+                $this->tell($tell, Turn::Worked, $value);
+            }
+        }
+    }
+
+    private function follow(int $index, Stick $stick, int $raw): void
+    {
+        $at = &$this->state->sticks[$index];
+        $first = ! $at['has'];
+        if (! $first && $this->since($at['looked']) < $stick->everyMs) {
+            return;
+        }
+        $at['has'] = true;
+        $at['looked'] = $this->now;
+        $position = $stick->axis->position($raw);
+        $before = $at['zone'];
+        $at['zone'] = self::zone($before, $position);
+        $pushed = $at['zone'] !== $before ? $at['zone'] : 0;
+        foreach ($stick->does->drives as $number => $drive) {
+            if ($drive->travel === null) {
+                if ($pushed !== 0 && $pushed === self::side($drive->value)) {
+                    $this->put($drive, Turn::Worked, 0);
+                }
+
+                continue;
+            }
+            $value = $drive->travel->value($position);
+            if ($first || $value !== $at['drives'][$number]) {
+                $at['drives'][$number] = $value;
+                $this->put($drive, Turn::Worked, $value);
+            }
+        }
+        $again = $stick->repeatMs > 0 && $this->since($at['told']) >= $stick->repeatMs;
+        if ($again || $first) {
+            $at['told'] = $this->now;
+        }
+        foreach ($stick->does->tells as $number => $tell) {
+            if ($tell->travel === null) {
+                if ($pushed !== 0 && $pushed === self::side($tell->value)) {
+                    $this->tell($tell, Turn::Worked, 0);
+                }
+
+                continue;
+            }
+            $value = $tell->travel->value($position);
+            if ($first || $again || $value !== $at['tells'][$number]) {
+                $at['tells'][$number] = $value;
+                $this->tell($tell, Turn::Worked, $value);
+            }
+        }
+    }
+
+    /** @return int −1, 0 or 1: pushed down, at rest, pushed up */
+    private static function zone(int $before, int $position): int
+    {
+        return match (true) {
+            $position >= self::ZONE => 1,
+            $position <= -self::ZONE => -1,
+            $before === 1 && $position >= self::ZONE_LEFT, $before === -1 && $position <= -self::ZONE_LEFT => $before,
+            default => 0,
+        };
+    }
+
+    /** Which way a stick is pushed for a step: a step down is a push down. */
+    private static function side(?int $step): int
+    {
+        return ($step ?? 1) < 0 ? -1 : 1;
+    }
+
+    private function strike(int $index, Clock $clock, int $minute): void
+    {
+        $at = &$this->state->clocks[$index];
+        $known = $minute !== Clock::UNKNOWN;
+        if ($known && $clock->atMinute >= 0 && $at['minute'] !== Clock::UNKNOWN) {
+            $passed = ($minute - $at['minute'] + Clock::DAY) % Clock::DAY;
+            $until = ($clock->atMinute - $at['minute'] + Clock::DAY) % Clock::DAY;
+            if ($until >= 1 && $until <= $passed && $passed <= Clock::SET_ANEW) {
+                $this->does($clock->does, Turn::Worked, 0);
+            }
+        }
+        if ($known) {
+            $at['minute'] = $minute;
+        }
+        if ($clock->everyMs > 0 && $this->since($at['since']) >= $clock->everyMs) {
+            $at['since'] = ($at['since'] + $clock->everyMs) & self::WRAP;
+            $this->does($clock->does, Turn::Worked, 0);
+        }
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+/** What comes of one step. */
+final readonly class Outcome
+{
+    /**
+     * @param  list<int>  $outputs  in the order of the tables
+     * @param  list<Message>  $messages
+     */
+    public function __construct(public State $state, public array $outputs, public array $messages)
+    {
+    }
+}

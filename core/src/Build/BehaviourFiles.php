@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Build;
+
+use Rundfunk\Behaviour\CBehaviour;
+use Rundfunk\Behaviour\CSize;
+use Rundfunk\Behaviour\Heard;
+use Rundfunk\Behaviour\NodeTables;
+use Rundfunk\Behaviour\Said;
+use Rundfunk\Behaviour\Tabulation;
+use Rundfunk\Figures;
+use Rundfunk\Knowledge;
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\FileName;
+use Rundfunk\Text\UniqueNames;
+
+/** What a node does, for its builder: a header that is the whole of its behaviour, and the same tables for whoever programs in something else. */
+final readonly class BehaviourFiles
+{
+    private HeaderPins $pins;
+
+    private function __construct(private Plan $plan, private Node $node, private Knowledge $knowledge, private NodeTables $tables)
+    {
+        $this->pins = HeaderPins::of($plan, $node, $knowledge, new UniqueNames);
+    }
+
+    /** @return list<Artefact> none for what was bought as it is */
+    public static function of(Plan $plan, Node $node, Knowledge $knowledge): array
+    {
+        if ($node->kind->isBought()) {
+            return [];
+        }
+        $knowledge = $knowledge->of($plan);
+        $tables = Tabulation::of($plan, $node, $knowledge);
+        $name = CNames::lower($node->name);
+
+        return [
+            new Artefact('c-behaviour', 'Behaviour', FileName::of($name, '_behaviour.h'), 'text/x-c', CBehaviour::write($tables, FileName::of($name, '.h'), (new self($plan, $node, $knowledge, $tables))->preface())),
+            new Artefact('node-json', 'Behaviour as tables', FileName::of($name, '-behaviour.json'), 'application/json', json_encode($tables, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n"),
+        ];
+    }
+
+    /** @return list<string> */
+    private function preface(): array
+    {
+        return [
+            "What {$this->node->name} does, of the plan \"{$this->plan->properties->name}\"",
+            'Made by Rundfunk from the plan. Change the plan and export again; do not change this file.',
+            '',
+            ...$this->size(),
+            '',
+            'In your program, with whatever reads and writes pins and counts milliseconds on this board:',
+            '',
+            '  struct node_state me; struct node_inputs in; struct node_outputs out; struct node_told told;',
+            ...$this->before(),
+            '  node_start(&me, milliseconds());',
+            '  and then, again and again:',
+            ...$this->reading(),
+            '  node_step(&me, milliseconds(), minute_of_day, &in, heard, count, &out, &told);',
+            ...$this->writing(),
+            ...($this->tables->told === [] && $this->tables->heard === [] ? [] : ['  for each of told.message: send it, as the table of what is told says; what comes in goes into heard.']),
+            ...($this->tables->leftOut === [] ? [] : ['', 'Your program must do without:', ...array_map(static fn (string $line): string => "  {$line}", $this->tables->leftOut)]),
+            ...$this->codes('It tells', array_map(static fn (Said $said): array => [$said->link, $said->to, $said->code, "{$said->says} ({$said->for})"], $this->tables->told)),
+            ...$this->codes('It obeys', array_map(static fn (Heard $heard): array => [$heard->link, $heard->from, $heard->code, $heard->says], $this->tables->heard)),
+        ];
+    }
+
+    /** @return list<string> */
+    private function size(): array
+    {
+        $board = $this->knowledge->catalogue->boardOf($this->node);
+        $size = CSize::of($this->tables);
+        $memory = $board === null || $board->memoryKb > 16 ? ', a little more on this board' : " of the {$board->memoryKb} kB";
+
+        return ["Memory: {$size->memoryBytes()} bytes{$memory}. Program: about ".Figures::significant($size->programBytes() / 1_000).' kB on an 8-bit board, not measured elsewhere.'];
+    }
+
+    /** @return list<string> */
+    private function before(): array
+    {
+        $lines = [];
+        foreach ($this->outputs() as [$output, $pin, $switch]) {
+            $lines[] = $switch === null ? "  {$pin}: put it to {$output} off, then make it an output;" : "  write({$pin}, {$switch['off']}); then make it an output;";
+        }
+
+        return array_values(array_unique($lines));
+    }
+
+    /** @return list<string> */
+    private function writing(): array
+    {
+        $lines = [];
+        foreach ($this->outputs() as [$field, $pin, $switch]) {
+            $lines[] = $switch === null ? "  bring {$pin} to out.{$field};" : "  write({$pin}, out.{$field} ? {$switch['on']} : {$switch['off']});";
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{string, string, array{on: string, off: string}|null}> field, pin and levels of each output, in the order of the tables */
+    private function outputs(): array
+    {
+        $names = new UniqueNames;
+        $found = [];
+        foreach ($this->plan->outputsOf($this->node) as $output) {
+            if ($output->kind->isWired()) {
+                $at = "{$output->moduleId} {$output->channel}";
+                $found[] = [$names->name(CNames::lower($output->name)), $this->pins->pins[$at] ?? 'its pin, when it has one', $this->pins->switches[$at] ?? null];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> */
+    private function reading(): array
+    {
+        $lines = [];
+        foreach ($this->inputs() as [$field, $control]) {
+            $pin = $this->pins->pins["{$control->moduleId} {$control->terminal}"] ?? 'its pin, when it has one';
+            $lines[] = "  in.{$field} = ".match (true) {
+                $control->kind === ControlKind::Reading => 'what the sensor says, in thousandths; NODE_FAILED when it does not;',
+                $control->kind === ControlKind::Axis => "what the converter reads at {$pin};",
+                $control->kind === ControlKind::Button, $control->kind === ControlKind::Switch => "read({$pin}) == 0;",
+                default => 'whatever notices it;',
+            };
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{string, Control}> */
+    private function inputs(): array
+    {
+        $names = new UniqueNames;
+        $found = [];
+        // The order of the tables: contacts, readings, sticks.
+        $sorted = [[], [], []];
+        foreach ($this->plan->controlsOf($this->node) as $control) {
+            $place = match (true) {
+                $control->kind === ControlKind::Reading => 1,
+                $control->kind === ControlKind::Axis, $control->kind === ControlKind::Widget && $control->saysValue() => 2,
+                $control->kind === ControlKind::Timer => null,
+                default => 0,
+            };
+            if ($place !== null) {
+                $sorted[$place][] = $control;
+            }
+        }
+        foreach (array_merge(...$sorted) as $control) {
+            $found[] = [$names->name(CNames::lower($control->name)), $control];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<array{int, int, int, string}>  $rows  link, node (0 for anyone), code, words
+     * @return list<string>
+     */
+    private function codes(string $title, array $rows): array
+    {
+        $lines = [];
+        foreach ($rows as [$link, $node, $code, $words]) {
+            $ends = $this->tables->links[$link];
+            $lines[] = sprintf('  link %d, node %d, code %d: %s, %s: %s', $link, $node, $code, $ends->name, $ends->nodes[$node - 1] ?? 'from anyone', $words);
+        }
+
+        return $lines === [] ? [] : ['', "{$title}:", ...$lines];
+    }
+}
