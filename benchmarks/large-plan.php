@@ -40,7 +40,7 @@ function addIslands(Sketch $sketch, int $groups): void
 {
     for ($group = 0; $group < $groups; $group++) {
         $medium = MEDIA_IN_TURN[$group % count(MEDIA_IN_TURN)];
-        $sketch->place("p{$group}", "Place {$group}")->link("l{$group}", "Link {$group}", $medium);
+        $sketch->place("p{$group}", "Place {$group}")->link("l{$group}", "Link {$group}", $medium, $medium === 'ip' ? ['ssid' => "net-{$group}"] : []);
         for ($one = 0; $one < 5; $one++) {
             addBoard($sketch, $group, $one, $medium, "l{$group}");
         }
@@ -54,10 +54,10 @@ function addIslands(Sketch $sketch, int $groups): void
 /** Pages and boards on IP: one link for all, or a link a group with a gateway that is on each. */
 function addNetworks(Sketch $sketch, int $groups, bool $hub): void
 {
-    $wide = ['subnet' => '10.20.0.0/21', 'dhcpFrom' => 1_500, 'dhcpTo' => 2_000];
+    $wide = ['ssid' => 'house-net', 'subnet' => '10.20.0.0/21', 'dhcpFrom' => 1_500, 'dhcpTo' => 2_000];
     for ($group = 0; $group < $groups; $group++) {
         if ($hub || $group === 0) {
-            $sketch->link("l{$group}", $hub ? "Link {$group}" : 'House network', 'ip', $hub ? ['subnet' => sprintf('10.20.%d.0/24', $group)] : $wide);
+            $sketch->link("l{$group}", $hub ? "Link {$group}" : 'House network', 'ip', $hub ? ['ssid' => "net-{$group}", 'subnet' => sprintf('10.20.%d.0/24', $group)] : $wide);
         }
         $sketch->place("p{$group}", "Place {$group}");
         for ($one = 0; $one < 5; $one++) {

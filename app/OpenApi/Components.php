@@ -175,7 +175,7 @@ final class Components
             'Fix' => Schema::object(['label' => Schema::text(), 'operations' => Schema::listOf(Schema::ref('Operation'))]),
             'Finding' => Schema::object([
                 'id' => Schema::text(), 'rule' => Schema::text(), 'severity' => Schema::oneOf(...$severities), 'title' => Schema::text(), 'at' => Schema::ref('Spot'),
-                'numbers' => Schema::anyObject(), 'detail' => Schema::text(), 'remedy' => Schema::text(), 'fix' => Schema::orNull(Schema::ref('Fix')), 'about' => Schema::listOf(Schema::text()),
+                'numbers' => Schema::anyObject(), 'detail' => Schema::text(), 'remedy' => Schema::text(), 'fix' => Schema::orNull(Schema::ref('Fix')), 'otherFixes' => Schema::listOf(Schema::ref('Fix')), 'about' => Schema::listOf(Schema::text()),
                 'step' => Schema::oneOf(...array_map(static fn (WorkStep $step): string => $step->value, WorkStep::cases())),
             ]),
             'LineForm' => Schema::oneOf(...array_map(static fn (LineForm $form): string => $form->value, LineForm::cases())),

@@ -10,6 +10,7 @@ use Rundfunk\Arbitration\Rule\PrecedenceIdle;
 use Rundfunk\Arbitration\Rule\RoutesFight;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Behaviour\Rule\BehaviourRules;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Catalogue\Catalogue;
@@ -271,6 +272,7 @@ final class Shipped
             new PrecedenceIdle,
             new OffForGood,
             new AllOffMisses,
+            ...BehaviourRules::all(),
         ], $byMedium);
     }
 }

@@ -33,10 +33,10 @@ final readonly class Outcomes
         return $outcomes;
     }
 
-    /** @return array<string, mixed> as such findings were told when they were recorded: which step they show on came later */
+    /** @return array<string, mixed> as such findings were told when they were recorded: which step they show on and what else mends them came later */
     private static function asRecorded(Finding $finding): array
     {
-        return array_diff_key($finding->jsonSerialize(), ['step' => true]);
+        return array_diff_key($finding->jsonSerialize(), ['step' => true, 'otherFixes' => true]);
     }
 
     private static function json(mixed $value): string

@@ -29,6 +29,7 @@ final readonly class ModuleClass
      * @param  string|null  $loadPer  the setting of its output that its currents are multiplied by
      * @param  list<string>  $offers  what each of the pins can do that it has for others
      * @param  int  $offered  how many it has
+     * @param  bool  $tellsTime  it knows the time of day, without power too
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -61,6 +62,7 @@ final readonly class ModuleClass
         public ?string $loadPer = null,
         public int $offered = 0,
         public array $offers = [],
+        public bool $tellsTime = false,
     ) {
     }
 
@@ -108,6 +110,7 @@ final readonly class ModuleClass
             $values->textOrNull('loadPer'),
             $values->within('offers')?->whole('count') ?? 0,
             $values->within('offers')?->texts('can') ?? [],
+            $values->has('tellsTime'),
         );
     }
 

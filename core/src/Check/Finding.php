@@ -18,6 +18,7 @@ final readonly class Finding implements JsonSerializable
      * @param  array<string, bool|float|int|string|list<int|string>|null>  $numbers
      * @param  list<string>  $about  ids of everything it is about; with the rule they make its own id
      * @param  Finds|null  $finds  said by the checker, which knows whose finding it is
+     * @param  list<Fix>  $otherFixes  where there are several ways to put it right
      */
     private function __construct(
         public Severity $severity,
@@ -29,6 +30,7 @@ final readonly class Finding implements JsonSerializable
         public array $numbers,
         public array $about,
         public ?Finds $finds = null,
+        public array $otherFixes = [],
     ) {
     }
 
@@ -88,7 +90,19 @@ final readonly class Finding implements JsonSerializable
     /** The same, of the rule that finds such. */
     public function foundBy(Finds $finds): self
     {
-        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $finds);
+        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $finds, $this->otherFixes);
+    }
+
+    /** The same, with other ways to put it right. */
+    public function orElse(?Fix ...$fixes): self
+    {
+        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $this->finds, array_values(array_filter($fixes)));
+    }
+
+    /** @return list<Fix> every way there is, the best first */
+    public function fixes(): array
+    {
+        return $this->fix === null ? $this->otherFixes : [$this->fix, ...$this->otherFixes];
     }
 
     /** The key of its rule. */
@@ -119,6 +133,7 @@ final readonly class Finding implements JsonSerializable
             'detail' => $this->detail,
             'remedy' => $this->remedy,
             'fix' => $this->fix,
+            'otherFixes' => $this->otherFixes,
             'about' => $this->about,
             'step' => $this->finds?->step->shownOn()->value,
         ];

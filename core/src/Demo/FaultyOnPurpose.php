@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Demo;
 
 use Rundfunk\Assign\Assigner;
+use Rundfunk\Demo\Faulty\BehaviourFaults;
 use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
@@ -34,6 +35,7 @@ final readonly class FaultyOnPurpose
         CellularFaults::add($sketch);
         IpFaults::add($sketch);
         MasterFaults::add($sketch);
+        BehaviourFaults::add($sketch);
         PowerFaults::add($sketch);
 
         return $sketch->plan();

@@ -226,7 +226,7 @@ final readonly class LindenHollow
             ->module('glass-climate', 'glass-node', 'sensor-climate', 'Climate')
             ->module('glass-soil', 'glass-node', 'sensor-soil', 'Soil probe')
             ->control('air-cold', 'glass-node', 'Air cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 4.0, 'beyond' => 'below', 'intervalS' => 30])
-            ->control('air-warm', 'glass-node', 'Air warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 12.0, 'intervalS' => 30])
+            ->control('air-warm', 'glass-node', 'Air warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 12.0, 'intervalS' => 30, 'onFailure' => 'on'])
             ->control('humidity', 'glass-node', 'Humidity', ControlKind::Reading, settings: ['unit' => '%', 'intervalS' => 30])
             ->control('soil', 'glass-node', 'Soil moisture', ControlKind::Reading, 'glass-soil', 'OUT', ['unit' => '%', 'intervalS' => 600])
             ->control('page-on', 'shed-node', 'Page: work lamp on', ControlKind::Widget)

@@ -33,6 +33,21 @@ enum Action: string
         return $this === self::Set || $this === self::Step;
     }
 
+    /** @return string "toggled", "stepped": what happens to an output that is asked this */
+    public function done(): string
+    {
+        return match ($this) {
+            self::Toggle => 'toggled',
+            self::On => 'put on',
+            self::Off => 'put off',
+            self::Pulse => 'pulsed',
+            self::Follow => 'made to follow',
+            self::Momentary => 'held on',
+            self::Set => 'set',
+            self::Step => 'stepped',
+        };
+    }
+
     /** Sending it twice leaves the output as sending it once does. */
     public function survivesRepetition(): bool
     {

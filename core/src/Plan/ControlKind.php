@@ -131,6 +131,9 @@ enum ControlKind: string
                 Field::whole('intervalS', 1, 86_400, 'How often it is read.', 10, 's')->titled('Every'),
                 Field::oneOf('onFailure', ['off', 'on', 'keep'], 'What it counts as when the sensor cannot be read: not beyond its threshold, beyond it, or as it stood.', 'off')->titled('When it fails'),
             ),
+            self::Call => Shape::of(
+                Field::flag('callBack', 'Whether the board calls back and waits for a key: a number can be forged, being called on it cannot.')->titled('Calls back'),
+            ),
             self::Text => Shape::of(
                 Field::label('word', 24, 'The command word that the text begins with.')->nullable()->assigned()->titled('Word'),
                 Field::flag('secret', 'Whether a secret must follow the word. The secret itself is put in when the board is flashed; it is never kept here.')->titled('Secret'),

@@ -40,7 +40,8 @@ final class ModemStandin
     /** @var list<string> */
     private array $asked = [];
 
-    public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000')
+    /** @param  int  $registration  as the network answers: 1 at home, 5 in another */
+    public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000', private readonly int $registration = 1)
     {
     }
 
@@ -210,11 +211,11 @@ final class ModemStandin
     private function tell(string $command): ?string
     {
         return match (true) {
-            in_array($command, ['', 'Z', 'H', 'A', '+CHUP', '&F', 'V1', 'S0=0'], true) => '',
+            in_array($command, ['', 'Z', 'H', 'A', '+CHUP', '&F', 'V1', 'S0=0', '+DDET=1'], true), preg_match('/^D\+?\d+;$/D', $command) === 1 => '',
             preg_match('/^\+(IPR|CMEE|CSCS|CNMI|CPMS|CSMP|CSDH|CREG|CGREG|CEREG|CGDCONT|CGATT|CLIR|CCLK|CSCA|CFUN)=[^?]*$/D', $command) === 1 => str_starts_with($command, '+CPMS=') ? '+CPMS: 0,20,0,20,0,20' : '',
             $command === '+CPIN?' => '+CPIN: READY',
             $command === '+CCID' || $command === '+CICCID' => '+CCID: "8944200000000000000"',
-            preg_match('/^\+(CREG|CGREG|CEREG)\?$/D', $command, $match) === 1 => "+{$match[1]}: 0,1",
+            preg_match('/^\+(CREG|CGREG|CEREG)\?$/D', $command, $match) === 1 => "+{$match[1]}: 0,{$this->registration}",
             $command === '+CSQ' => "+CSQ: {$this->csq},0",
             $command === '+CGMI', $command === 'I' => 'Rundfunk',
             $command === '+CGMM' => 'modem stand-in',

@@ -8,7 +8,7 @@
     let { finding, planId }: { finding: Finding; planId: string } = $props();
     let asking = $state(false);
     let reason = $state('');
-    const fix = $derived(finding.fix);
+    const fixes = $derived(finding.fix === null ? finding.otherFixes : [finding.fix, ...finding.otherFixes]);
     const at = $derived(workspace.index?.whereabouts(finding.at.kind, finding.at.id, finding.step));
     const acceptance = $derived(workspace.data?.document.acceptances.find((one) => one.findingId === finding.id));
 
@@ -55,11 +55,11 @@
         </form>
     {:else}
         <p class="mt-1.5 flex flex-wrap gap-2">
-            {#if fix !== null}
+            {#each fixes as fix (fix.label)}
                 <Button color="alternative" onclick={() => workspace.editExactly(fix.label, ...fix.operations)}
                     >{fix.label}</Button
                 >
-            {/if}
+            {/each}
             <button
                 type="button"
                 class="quiet-link text-[14px]"

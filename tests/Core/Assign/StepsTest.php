@@ -417,6 +417,17 @@ final class StepsTest extends CoreTestCase
         self::assertSame([], self::found($plan, 'ip-address-handed-out'));
     }
 
+    public function test_a_board_that_makes_the_network_is_the_first_of_it(): void
+    {
+        $plan = self::sketch()->link('l', 'Own', 'ip', ['network' => 'own', 'ssid' => 'barn'])
+            ->node('a', 'A', NodeKind::Controller, null, 'wifi-3v3-26io')->join('l', 'a', Role::Both)
+            ->node('b', 'B', NodeKind::Controller, null, 'wifi-3v3-26io')->join('l', 'b', Role::Both, null, ['broker' => true])
+            ->assigned();
+        $ends = $plan->endpoints();
+        self::assertSame(['192.168.40.10', '192.168.40.1'], array_map(static fn (Endpoint $end): ?string => ($plan->addressesOf($end)[0] ?? null)?->value, $ends));
+        self::assertSame([], self::assigner()->assign($plan)->proposals);
+    }
+
     public function test_eight_senders_come_apart_though_one_of_them_is_in_the_way(): void
     {
         // E12: one at 750 µs leaves room for seven; with it moved, 500, 1000 … 4000 fit all eight.

@@ -73,10 +73,10 @@ final class RandomEditsTest extends CoreTestCase
         $checker = self::checker();
         $findings = $checker->check($plan);
         foreach ($findings->all() as $finding) {
-            if ($finding->fix !== null) {
-                $edited = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations);
+            foreach ($finding->fixes() as $fix) {
+                $edited = (new Editor(self::knowledge()))->apply($plan, $fix->operations);
                 $left = array_map(static fn (Finding $one): string => $one->id(), $checker->recheck($edited, $findings)->all());
-                self::assertNotContains($finding->id(), $left, "{$finding->title}: {$finding->fix->label}");
+                self::assertNotContains($finding->id(), $left, "{$finding->title}: {$fix->label}");
             }
         }
         self::assertNotSame([], $findings->all());

@@ -54,11 +54,11 @@ final readonly class CellularFaults
             ->control('ann-d1', 'ann', 'Text D1', ControlKind::Text, settings: ['word' => 'D1'])
             ->control('ann-d11', 'ann', 'Text D11', ControlKind::Text, settings: ['word' => 'D11', 'reply' => false])
             ->control('ann-none', 'ann', 'Text nothing', ControlKind::Text)
-            ->control('ann-far', 'ann', 'Text far', ControlKind::Text, settings: ['word' => 'FAR'])
+            ->control('ann-far', 'ann', 'Text far', ControlKind::Text, settings: ['word' => 'FAR TOGGLE'])
             // cell-text-too-long
             ->output('bob-told', 'bob', 'Frost text', OutputKind::Message, more: ['settings' => ['words' => 'Frost! '.str_repeat('Please look after the seedlings before the night. ', 4)]]);
         foreach ([
-            // cell-call-opens, cell-calls-alike, cell-text-unproved, cell-words-clash, cell-toggle-by-text, cell-no-answer, cell-word-missing
+            // cell-call-opens, cell-calls-alike, cell-text-unproved, cell-words-clash, cell-toggle-by-text, cell-no-answer, cell-word-missing, cell-word-lies, cell-off-text-missing
             ['ann-call', Action::Pulse, 'lane-gate', 'lane-node'], ['ann-again', Action::Toggle, 'lane-lamp', 'lane-node'], ['ann-gate', Action::On, 'lane-gate', 'lane-node'],
             ['ann-d1', Action::Toggle, 'lane-lamp', 'lane-node'], ['ann-d11', Action::On, 'lane-d11', 'lane-node'], ['ann-none', Action::Off, 'lane-lamp', 'lane-node'], ['ann-far', Action::On, 'far-lamp', 'far-node'],
         ] as [$control, $action, $output, $node]) {

@@ -47,7 +47,7 @@ final readonly class CellularFiles
             $lines[] = $title;
             foreach ($steps as $number => $step) {
                 $lines[] = sprintf('%2d  send    %s', $number + 1, $step->send === '' ? '(nothing: it speaks first)' : $step->send);
-                $lines[] = "    expect  {$step->expect}".($step->timeoutMs > 0 ? sprintf('   within %s s, %s', Figures::significant($step->timeoutMs / 1000), Figures::counted($step->tries, 'time')) : '');
+                $lines[] = "    expect  {$step->expect}".($step->orExpect === null ? '' : "  or  {$step->orExpect}").($step->timeoutMs > 0 ? sprintf('   within %s s, %s', Figures::significant($step->timeoutMs / 1000), Figures::counted($step->tries, 'time')) : '');
                 $lines[] = "    why     {$step->why} [{$step->source}]";
                 if ($step->ifNot !== '') {
                     $lines[] = "    if not  {$step->ifNot}";
@@ -75,6 +75,7 @@ final readonly class CellularFiles
             $word = Commands::word($control);
             $does = RouteNames::does($plan, $route);
             $lines[] = match (true) {
+                Commands::callsBack($control) => "Call {$number}: it hangs up and calls back. Answer, and press 1: {$does}.",
                 $control->kind === ControlKind::Call => "Call {$number}: {$does}. It hangs up; nothing is answered.",
                 $word === null => "{$control->name}: no command word yet.",
                 default => "Text \"{$word}".(Commands::takesNumber($control, $route) ? ' and a number' : '').(Commands::needsSecret($control) ? ' and your secret' : '')."\" to {$number}: {$does}.".(Commands::answers($control) ? ' It answers with the state afterwards.' : ''),

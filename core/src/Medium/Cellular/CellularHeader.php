@@ -105,7 +105,7 @@ final readonly class CellularHeader
 
         return [
             '/* From power on until it is ready: send, wait for the reply and not for a time, try so often. */',
-            "struct {$type} {", '    const char *send;', '    const char *expect;', '    uint32_t timeout_ms;', '    uint8_t tries;', '};',
+            "struct {$type} {", '    const char *send;', '    const char *expect;', '    const char *or_expect; /* what will do as well; 0 for nothing */', '    uint32_t timeout_ms;', '    uint8_t tries;', '};',
             ...self::steps($type, $type, Dialogue::bringUp($plan, $modem)),
             ...($report === [] ? [] : ["/* Every {$modem->end->reportMin} minutes: put the reading in the place of its name. */", ...self::steps($type, strtolower($prefix).'_report', $report)]),
         ];
@@ -118,9 +118,10 @@ final readonly class CellularHeader
     private static function steps(string $type, string $name, array $steps): array
     {
         $rows = array_map(static fn (DialogueStep $step): string => sprintf(
-            '    { %s, %s, %dUL, %d }, /* %s */',
+            '    { %s, %s, %s, %dUL, %d }, /* %s */',
             CNames::text($step->send),
             CNames::text($step->expect),
+            $step->orExpect === null ? '0' : CNames::text($step->orExpect),
             $step->timeoutMs,
             $step->tries,
             CNames::comment("{$step->why} If not: {$step->ifNot}"),

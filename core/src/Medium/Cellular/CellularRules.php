@@ -14,6 +14,7 @@ use Rundfunk\Medium\Cellular\Rule\NoAnswer;
 use Rundfunk\Medium\Cellular\Rule\NumberShared;
 use Rundfunk\Medium\Cellular\Rule\NumberWrong;
 use Rundfunk\Medium\Cellular\Rule\ObeysAnyone;
+use Rundfunk\Medium\Cellular\Rule\OffTextMissing;
 use Rundfunk\Medium\Cellular\Rule\RateOff;
 use Rundfunk\Medium\Cellular\Rule\ReportAddressWrong;
 use Rundfunk\Medium\Cellular\Rule\ReportEmpty;
@@ -23,6 +24,7 @@ use Rundfunk\Medium\Cellular\Rule\SupplySags;
 use Rundfunk\Medium\Cellular\Rule\TextTooLong;
 use Rundfunk\Medium\Cellular\Rule\TextUnproved;
 use Rundfunk\Medium\Cellular\Rule\ToggleByText;
+use Rundfunk\Medium\Cellular\Rule\WordLies;
 use Rundfunk\Medium\Cellular\Rule\WordMissing;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
 use Rundfunk\Medium\Cellular\Rule\WrongVariant;
@@ -40,6 +42,8 @@ final readonly class CellularRules implements HasRules
             new CallOpens,
             new TextUnproved,
             new ToggleByText,
+            new WordLies,
+            new OffTextMissing,
             new CallsAlike,
             new WordMissing,
             new WordsClash,

@@ -66,6 +66,12 @@ final readonly class Commands
         return $control->kind === ControlKind::Text && (new Values($control->settings))->flag('secret');
     }
 
+    /** The board hangs up, calls back, and waits for a key: only who has that telephone can press it. */
+    public static function callsBack(Control $control): bool
+    {
+        return $control->kind === ControlKind::Call && (new Values($control->settings))->flag('callBack');
+    }
+
     /** A number stands behind the word: to what it is to be set. */
     public static function takesNumber(Control $control, Route $route): bool
     {

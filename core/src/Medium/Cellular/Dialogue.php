@@ -39,6 +39,9 @@ final readonly class Dialogue
         if ($calls) {
             $steps[] = new DialogueStep('AT+CLIP=1', 'OK', 15_000, 3, 'Ask the operator to show who calls.', 'Says who calls, before anybody answers.', self::GENERAL);
         }
+        if (self::callsBack($plan, $modem)) {
+            $steps[] = new DialogueStep('AT+DDET=1', 'OK', 1_000, 3, 'Look into the modem\'s book: some have no ear for keys.', 'Hears the keys that are pressed in a call.', self::MAKER);
+        }
 
         return $steps;
     }
@@ -51,6 +54,10 @@ final readonly class Dialogue
         if (in_array(ControlKind::Call, $kinds, true)) {
             $steps[] = new DialogueStep('', '+CLIP: "<number>",', 6_000, 1, 'RING without a number: withheld. Never obey it.', 'Somebody calls: compare the number with the list, all of it.', self::GENERAL);
             $steps[] = new DialogueStep('ATH', 'OK', 5_000, 3, 'Try AT+CHUP.', 'Hangs up: nothing is answered, the call costs nothing.', self::V250);
+            if (self::callsBack($plan, $modem)) {
+                $steps[] = new DialogueStep('ATD<number>;', 'OK', 30_000, 1, 'Nobody answers: hang up, do nothing.', 'Calls back the number of the list, never the one that called: that may be forged.', self::V250);
+                $steps[] = new DialogueStep('', '+DTMF: 1', 20_000, 1, 'Another key, or none: hang up, do nothing.', 'Who answers presses 1: now do what was asked, then hang up.', self::MAKER);
+            }
         }
         if (in_array(ControlKind::Text, $kinds, true)) {
             $steps[] = new DialogueStep('', '+CMT: "<number>",,"<time>"', 0, 1, '', 'A text: number, time, then the text on a line of its own. Too old, not listed, or no such word: say nothing and do nothing.', self::TEXTS);
@@ -92,9 +99,14 @@ final readonly class Dialogue
     /** @return list<DialogueStep> */
     private static function registration(Modem $modem): array
     {
-        $step = static fn (string $command): DialogueStep => new DialogueStep("AT+{$command}?", "+{$command}: 0,1", 2_000, 60, '0,5 is registered abroad and will do; 0,2 searches; 0,3 is refused: ask the operator.', 'Registered at home.', self::GENERAL);
+        $step = static fn (string $command): DialogueStep => new DialogueStep("AT+{$command}?", "+{$command}: 0,1", 2_000, 60, '0,2 searches; 0,3 is refused: ask the operator.', 'Registered at home, or in another network, which will do.', self::GENERAL, "+{$command}: 0,5");
 
         return $modem->isLte() ? [$step('CEREG')] : [$step('CREG')];
+    }
+
+    private static function callsBack(Plan $plan, Modem $modem): bool
+    {
+        return array_filter(Commands::to($plan, $modem->endpoint), static fn (array $command): bool => Commands::callsBack($command['control'])) !== [];
     }
 
     private static function answersAny(Plan $plan, Modem $modem): bool

@@ -11,19 +11,13 @@ use Rundfunk\Knowledge;
 use Rundfunk\Medium\Cellular\Rule\WordsClash;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Operation;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\Routes\RouteNames;
-use Rundfunk\Text\CNames;
 
 /** The command word of each text: what it does, said so that no word begins or contains another. */
 final readonly class WordStep implements Step
 {
-    private const LONGEST = 24;
-
     public function stage(): Stage
     {
         return Stage::Code;
@@ -51,7 +45,7 @@ final readonly class WordStep implements Step
                 }
             }
             foreach ($wordless as ['control' => $control, 'route' => $route, 'output' => $output]) {
-                $word = self::free($output, $route, $taken);
+                $word = CommandWords::free($output, $route, $taken);
                 $taken[] = $word;
                 $node = $plan->node($control->nodeId);
                 yield new Proposal(
@@ -65,26 +59,5 @@ final readonly class WordStep implements Step
                 );
             }
         }
-    }
-
-    /** @param  list<string>  $taken */
-    private static function free(Output $output, Route $route, array $taken): string
-    {
-        $action = strtoupper(RouteNames::inWords($route));
-        // Room for a blank, and for a number should the word be taken.
-        $name = str_replace('_', ' ', mb_substr(CNames::upper($output->name), 0, self::LONGEST - 2 - strlen($action)));
-        // The number goes in the middle: behind, the word would begin with the one that is taken.
-        foreach (["{$name} {$action}", ...array_map(static fn (int $number): string => "{$name}{$number} {$action}", range(2, 9))] as $word) {
-            if (! WordsClash::clashesAny($word, $taken)) {
-                return $word;
-            }
-        }
-        // Words of one length never begin each other.
-        $number = 100;
-        while (WordsClash::clashesAny("DO {$number}", $taken)) {
-            $number++;
-        }
-
-        return "DO {$number}";
     }
 }

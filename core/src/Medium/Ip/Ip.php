@@ -60,6 +60,7 @@ final readonly class Ip implements Medium
             new IpBuild,
             new IpPanel,
             new IpReadings,
+            new IpServices,
         ];
     }
 }

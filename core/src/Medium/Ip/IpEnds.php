@@ -31,6 +31,17 @@ final readonly class IpEnds
         return array_values(array_filter($plan->endpointsOn($link), static fn (Endpoint $end): bool => $end->settings['broker'] === true));
     }
 
+    /** The board that makes a network of its own: the broker, or else the first; null where the house has a router. */
+    public static function accessPoint(Plan $plan, Link $link): ?Endpoint
+    {
+        if (! IpSettings::of($link)->ownAccessPoint) {
+            return null;
+        }
+        $boards = array_values(array_filter($plan->endpointsOn($link), static fn (Endpoint $end): bool => ! $plan->node($end->nodeId)->kind->isBought()));
+
+        return self::brokers($plan, $link)[0] ?? $boards[0] ?? null;
+    }
+
     public static function clientId(Endpoint $endpoint): ?string
     {
         $id = (new Values($endpoint->settings))->textOrNull('clientId');

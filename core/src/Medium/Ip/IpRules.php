@@ -13,6 +13,7 @@ use Rundfunk\Medium\Ip\Rule\BrokerCramped;
 use Rundfunk\Medium\Ip\Rule\BrokerMissing;
 use Rundfunk\Medium\Ip\Rule\ClientShared;
 use Rundfunk\Medium\Ip\Rule\CommandsRetained;
+use Rundfunk\Medium\Ip\Rule\NetworkNameless;
 use Rundfunk\Medium\Ip\Rule\NoLastWill;
 use Rundfunk\Medium\Ip\Rule\PresenceLate;
 use Rundfunk\Medium\Ip\Rule\StateForgotten;
@@ -27,7 +28,7 @@ final readonly class IpRules implements HasRules
     public function rules(): array
     {
         return [
-            new AddressMissing, new AddressOutside, new AddressHandedOut, new AddressShared, new ClientShared, new BrokerMissing, new BrokerCramped, new TopicInvalid, new TopicShared,
+            new AddressMissing, new AddressOutside, new AddressHandedOut, new AddressShared, new ClientShared, new NetworkNameless, new BrokerMissing, new BrokerCramped, new TopicInvalid, new TopicShared,
             new CommandsRetained, new StateForgotten, new NoLastWill, new ToggleTwice, new PresenceLate, new TooManyStations,
         ];
     }

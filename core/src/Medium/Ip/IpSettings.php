@@ -76,6 +76,12 @@ final readonly class IpSettings
         );
     }
 
+    /** Who hands out the addresses. */
+    public function handsOut(): string
+    {
+        return $this->ownAccessPoint ? 'access point' : 'router';
+    }
+
     /** @return float seconds after which the broker says that a node is gone. Source: MQTT 3.1.1, 3.1.2.10: one and a half keep-alives */
     public function goneAfterS(): float
     {

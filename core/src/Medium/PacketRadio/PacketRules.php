@@ -12,6 +12,7 @@ use Rundfunk\Medium\PacketRadio\Rule\ChannelOutsideBand;
 use Rundfunk\Medium\PacketRadio\Rule\ChannelUnderWifi;
 use Rundfunk\Medium\PacketRadio\Rule\EndsDisagree;
 use Rundfunk\Medium\PacketRadio\Rule\LinksTooClose;
+use Rundfunk\Medium\PacketRadio\Rule\OnlyPipe0;
 use Rundfunk\Medium\PacketRadio\Rule\PayloadTooShort;
 use Rundfunk\Medium\PacketRadio\Rule\PipeImpossible;
 use Rundfunk\Medium\PacketRadio\Rule\PipePrefixBroken;
@@ -44,6 +45,7 @@ final readonly class PacketRules implements HasRules
             new SharedAddress,
             new PipePrefixBroken,
             new PipeImpossible,
+            new OnlyPipe0,
             new TooManySenders,
             new RetryDelayTooShort,
             new RetryDelaysEqual,

@@ -93,6 +93,13 @@ final class CellularRulesTest extends CoreTestCase
         yield 'on by text' => ['cell-toggle-by-text', static fn () => $says($lane(), 'lamp-on', 'LAMP ON', Action::On, 'lamp'), []];
         yield 'toggled by text' => ['cell-toggle-by-text', static fn () => $says($lane(), 'flip', 'LAMP', Action::Toggle, 'lamp'), ['Lamp is toggled by text']];
 
+        yield 'a word that says what is done' => ['cell-word-lies', static fn () => $says($lane(), 'on', 'LAMP ON', Action::On, 'lamp'), []];
+        yield 'a word that says something else' => ['cell-word-lies', static fn () => $says($lane(), 'on', 'LAMP TOGGLE', Action::On, 'lamp'), ['LAMP TOGGLE does not toggle: it is on']];
+        yield 'a word that says nothing of it' => ['cell-word-lies', static fn () => $says($lane(), 'on', 'LAMP', Action::On, 'lamp'), []];
+        yield 'on by text, and by no text off' => ['cell-off-text-missing', static fn () => $says($lane(), 'on', 'LAMP ON', Action::On, 'lamp'), ['Lamp is put on by text, and by no text off']];
+        yield 'on and off by text' => ['cell-off-text-missing', static fn () => $says($says($lane(), 'on', 'LAMP ON', Action::On, 'lamp'), 'off', 'LAMP OFF', Action::Off, 'lamp'), []];
+        yield 'a pulse by text' => ['cell-off-text-missing', static fn () => $says($lane(), 'open', 'OPEN', Action::Pulse, 'lamp'), []];
+
         yield 'one call' => ['cell-calls-alike', static fn () => $calls($lane()), []];
         yield 'one call that does two things' => ['cell-calls-alike', static fn () => $calls($calls($lane()), Action::On, 'call', 'lamp'), []];
         yield 'two calls' => ['cell-calls-alike', static fn () => $calls($calls($lane()), Action::On, 'call2', 'lamp'), ['Two different calls from Ann look the same']];

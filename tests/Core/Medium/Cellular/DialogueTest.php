@@ -8,6 +8,7 @@ use Rundfunk\Build\CHeader;
 use Rundfunk\Medium\Cellular\Dialogue;
 use Rundfunk\Medium\Cellular\DialogueStep;
 use Rundfunk\Medium\Cellular\Modem;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
@@ -36,6 +37,40 @@ final class DialogueTest extends CoreTestCase
                 }
             }
         }
+    }
+
+    public function test_a_modem_in_another_network_is_taken_for_what_it_is(): void
+    {
+        [$plan, $modem] = self::post();
+        $abroad = new ModemStandin(registration: 5);
+        $searching = new ModemStandin(registration: 2);
+        $steps = array_values(array_filter(Dialogue::bringUp($plan, $modem), static fn (DialogueStep $step): bool => $step->orExpect !== null));
+        self::assertCount(1, $steps);
+        self::assertStringContainsString((string) $steps[0]->orExpect, $abroad->hear($steps[0]->send."\r"));
+        $said = $searching->hear($steps[0]->send."\r");
+        self::assertStringNotContainsString($steps[0]->expect, $said);
+        self::assertStringNotContainsString((string) $steps[0]->orExpect, $said);
+        self::assertStringContainsString('"+CEREG: 0,1", "+CEREG: 0,5", 2000UL, 60 }', (new CHeader(self::knowledge()))->write($plan, $modem->node));
+    }
+
+    public function test_a_board_that_calls_back_hears_the_key(): void
+    {
+        [$plan] = self::post();
+        $draft = $plan->draft();
+        foreach ($plan->controls() as $control) {
+            if ($control->kind === ControlKind::Call) {
+                $draft->change($control, ['settings' => ['callBack' => true]]);
+            }
+        }
+        $plan = $draft->plan();
+        $modem = Modem::all($plan, self::knowledge()->catalogue)[0];
+        $standin = new ModemStandin;
+        foreach (Dialogue::bringUp($plan, $modem) as $step) {
+            self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), $step->send);
+        }
+        $sends = array_map(static fn (DialogueStep $step): string => $step->send, Dialogue::service($plan, $modem));
+        self::assertContains('ATD<number>;', $sends);
+        self::assertStringContainsString('OK', $standin->hear("ATD+442079460321;\r"));
     }
 
     public function test_a_call_a_text_and_an_answer_go_as_the_dialogue_says(): void

@@ -55,6 +55,11 @@ final class IpRulesTest extends CoreTestCase
         yield 'no broker on a small board' => ['ip-broker-cramped', static fn () => self::sketch()->link('b', 'Net', 'ip')->node('k', 'Keeper', NodeKind::Controller, null, 'wifi-3v3-11io')->join('b', 'k', Role::Both), []];
         yield 'a broker' => ['ip-broker-missing', static fn () => $house(), []];
         yield 'no broker' => ['ip-broker-missing', static fn () => $house(hubEnd: []), ['No node of House runs the broker']];
+        yield 'a board alone, with a page of its own' => ['ip-broker-missing', static fn () => self::sketch()->link('b', 'Net', 'ip', ['network' => 'own'])->node('k', 'Keeper', NodeKind::Controller, null, 'wifi-3v3-11io')->join('b', 'k', Role::Both), []];
+        yield 'a Wi-Fi with a name' => ['ip-network-nameless', static fn () => $house(['ssid' => 'house']), []];
+        yield 'a Wi-Fi without' => ['ip-network-nameless', static fn () => $house(), ['House has no name on the air']];
+        yield 'a wire needs none' => ['ip-network-nameless', static fn () => self::sketch()->link('b', 'Net', 'ip')->node('k', 'Keeper', NodeKind::Controller, null, '8bit-5v-70io')->module('e', 'k', 'network-ethernet', 'Wire')->join('b', 'k', Role::Both, 'e'), []];
+        yield 'handed out by a board' => ['ip-address-handed-out', static fn () => $house(['network' => 'own'], board: '192.168.40.100'), ['192.168.40.100 is one that the access point hands out']];
         yield 'two brokers' => ['ip-broker-missing', static fn () => $house(boardEnd: ['broker' => true]), ['2 nodes of House run a broker']];
         foreach (['home' => true, 'home/shed-2' => true, 'home/#' => false, 'home/+/x' => false, '/home' => false, 'home/' => false, 'a//b' => false, '$SYS' => false, 'my home' => false] as $root => $sound) {
             yield "topics under {$root}" => ['ip-topic-invalid', static fn () => $house(['root' => $root]), $sound ? [] : ["No topic can be under \"{$root}\""]];

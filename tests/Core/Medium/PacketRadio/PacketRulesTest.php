@@ -191,6 +191,41 @@ final class PacketRulesTest extends CoreTestCase
                 ->address('l', 'board2', 1, 'C2F19A4701'),
             ['Board and Twin listen on one address'],
         ];
+        yield 'shared, at two rates' => [
+            'packet-shared-address',
+            static fn (): Sketch => $other(self::air())
+                ->address('l', 'board', 1, 'C2F19A4701')
+                ->link('m', 'Quick', 'packet-radio', ['channel' => 80, 'rateKbps' => 2000])
+                ->join('m', 'board2', Role::Receives)
+                ->address('m', 'board2', 1, 'C2F19A4701'),
+            [],
+        ];
+        yield 'one bit apart, at two rates' => [
+            'packet-addresses-too-alike',
+            static fn (): Sketch => $other(self::air())
+                ->address('l', 'board', 1, 'C2F19A4701')
+                ->link('m', 'Quick', 'packet-radio', ['channel' => 80, 'rateKbps' => 2000])
+                ->join('m', 'board2', Role::Receives)
+                ->address('m', 'board2', 1, 'C2F19A4703'),
+            [],
+        ];
+        $back = static fn (int $pipe, array $link = []): Sketch => self::pair()
+            ->link('l', 'Air', 'packet-radio', ['channel' => 80, ...$link])
+            ->join('l', 'hand', Role::Both, 'hand-radio')->join('l', 'board', Role::Both, 'board-radio')
+            ->address('l', 'board', $pipe, 'C2F19A4701')->address('l', 'hand', 1, '3B86D2E917')
+            ->output('lamp', 'hand', 'Lamp')->control('k2', 'board', 'Key')
+            ->route('k2', Action::On, 'lamp')->hop('k2 lamp on', 'l', 'board', 'hand', 1);
+        yield 'pipe 0 alone, of one that sends' => ['packet-only-pipe-0', static fn (): Sketch => $back(0), ['Board listens with the ear that it sends with']];
+        yield 'pipe 1, of one that sends' => ['packet-only-pipe-0', static fn (): Sketch => $back(1), []];
+        yield 'pipe 0 alone, nothing acknowledged' => ['packet-only-pipe-0', static fn (): Sketch => $back(0, ['acknowledge' => false]), []];
+        yield 'pipe 0 alone, of one that only listens' => ['packet-only-pipe-0', static fn (): Sketch => self::air()->address('l', 'board', 0, 'C2F19A4701'), []];
+        foreach (['an amplified receiver that acknowledges' => [true, ['Board sends with more than 10 dBm']], 'an amplified receiver that does not' => [false, []]] as $name => [$acknowledge, $titles]) {
+            yield $name => ['packet-power-over-limit', static fn (): Sketch => self::sketch()
+                ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+                ->node('board', 'Board', NodeKind::Controller, null, '8bit-5v-20io')->module('board-radio', 'board', 'packet-radio-amplified', 'Radio', FedFrom::Own)
+                ->link('l', 'Air', 'packet-radio', ['channel' => 80, 'acknowledge' => $acknowledge])
+                ->join('l', 'hand', Role::Sends, 'hand-radio')->join('l', 'board', Role::Receives, 'board-radio'), $titles];
+        }
         yield 'shared, on two channels' => [
             'packet-shared-address',
             static fn (): Sketch => $other(self::air())

@@ -34,10 +34,10 @@ final readonly class AddressHandedOut implements EndRule
         }
 
         return [Finding::warning(
-            "{$address->value} is one that the router hands out",
+            "{$address->value} is one that the {$settings->handsOut()} hands out",
             Spot::of($address, $end->where(), 'value'),
             'A guest\'s telephone gets it on the evening when everybody is there, and the node drops off.',
-            'Take one outside the range, or reserve it in the router.',
+            'Take one outside the range'.($settings->ownAccessPoint ? '.' : ', or reserve it in the router.'),
             Fix::change('Clear it, for Assign to choose', $address, ['value' => null, 'pinned' => false]),
             numbers: ['from' => $settings->dhcpFrom, 'to' => $settings->dhcpTo],
         )];

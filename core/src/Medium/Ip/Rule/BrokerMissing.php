@@ -10,6 +10,7 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Ip\IpEnds;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -20,7 +21,10 @@ final readonly class BrokerMissing implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         $brokers = count(IpEnds::brokers($look->plan, $link));
-        if ($brokers === 1 || $look->plan->endpointsOn($link) === []) {
+        $boards = array_filter($look->plan->endpointsOn($link), static fn (Endpoint $end): bool => ! $look->plan->node($end->nodeId)->kind->isBought());
+        // A board alone on its network serves its own page: nobody has anything to hand on.
+        $alone = count($boards) <= 1 && $look->plan->hopsOver($link) === [];
+        if ($brokers === 1 || ($brokers === 0 && $alone)) {
             return [];
         }
 

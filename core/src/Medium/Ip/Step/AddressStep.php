@@ -21,7 +21,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 
-/** A fixed address for each node: from .10 up, then from .2, clear of what the router hands out. */
+/** A fixed address for each node: from .10 up, then from .2, clear of what is handed out; .1 for a board that makes the network. */
 final readonly class AddressStep implements Step
 {
     /** Where people begin: below it stand routers and what else was there before. */
@@ -45,10 +45,12 @@ final readonly class AddressStep implements Step
             }
             $taken = [];
             $homeless = [];
+            $own = IpEnds::accessPoint($plan, $link);
             foreach ($plan->endpointsOn($link) as $endpoint) {
                 $number = IpEnds::number($plan, $endpoint);
                 $pinned = IpEnds::address($plan, $endpoint)->pinned ?? false;
-                $fits = $number !== null && $subnet->isHost($number) && ! isset($taken[$number]) && ! AddressHandedOut::isHandedOut($settings, $subnet->hostNumber($number));
+                // Who makes the network is the first of it: there its stations look for it.
+                $fits = $number !== null && ($endpoint->id !== $own?->id || $subnet->hostNumber($number) === 1) && $subnet->isHost($number) && ! isset($taken[$number]) && ! AddressHandedOut::isHandedOut($settings, $subnet->hostNumber($number));
                 if ($number !== null && ($pinned || $fits)) {
                     $taken[$number] = true;
                 } elseif (! $pinned) {
@@ -56,10 +58,11 @@ final readonly class AddressStep implements Step
                 }
             }
             foreach ($homeless as $endpoint) {
-                $host = self::free($settings, $subnet, $taken);
+                $first = $subnet->host(1);
+                $host = $endpoint->id === $own?->id && ! isset($taken[(int) Subnet::number($first)]) ? $first : self::free($settings, $subnet, $taken);
                 if ($host !== null) {
                     $taken[(int) Subnet::number($host)] = true;
-                    yield $this->proposal($plan, $link, $endpoint, $host);
+                    yield $this->proposal($plan, $link, $endpoint, $host, $endpoint->id === $own?->id);
                 }
             }
         }
@@ -81,7 +84,7 @@ final readonly class AddressStep implements Step
         return null;
     }
 
-    private function proposal(Plan $plan, Link $link, Endpoint $endpoint, string $host): Proposal
+    private function proposal(Plan $plan, Link $link, Endpoint $endpoint, string $host, bool $makesIt): Proposal
     {
         $node = $plan->node($endpoint->nodeId);
         $address = IpEnds::address($plan, $endpoint);
@@ -92,7 +95,7 @@ final readonly class AddressStep implements Step
             "Address of {$node->name} on {$link->name}",
             $address?->value,
             $host,
-            'The lowest that is free and that the router does not hand out.',
+            $makesIt ? 'It makes the network, so it is the first of it.' : 'The lowest that is free and that is not handed out.',
             [$address === null
                 ? Operation::add(new Address($plan->newId('address', $endpoint->id, '0'), $endpoint->id, 0, $host))
                 : Operation::change(ThingKind::Address, $address->id, ['value' => $host])],

@@ -28,14 +28,15 @@ final readonly class RepeatsFlip implements HopRule
         if ($settings->coding === KeyedCoding::Pair || ! $decoded || $leg->route->action->survivesRepetition()) {
             return [];
         }
+        $step = $leg->route->action === Action::Step;
         $quietMs = (int) ceil(2 * $settings->frameNs() / 1e6);
 
         return [Finding::warning(
-            "One press may flip {$leg->output->name} several times",
+            $step ? "One press may step {$leg->output->name} several times" : "One press may flip {$leg->output->name} several times",
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route), 'action'),
             "The code comes {$settings->repeats} times a press, as long as the key is held, with nothing to tell the presses apart; and a frame lost in the middle looks like a pause.",
-            "Use on and off on two keys, or act once and then wait for {$quietMs} ms of silence.",
-            Fix::change('Make it on', $leg->route, ['action' => Action::On->value]),
+            ($step ? 'Act' : 'Use on and off on two keys, or act')." once and then wait for {$quietMs} ms of silence.",
+            $step ? null : Fix::change('Make it on', $leg->route, ['action' => Action::On->value]),
             numbers: ['repeats' => $settings->repeats, 'quiet_ms' => $quietMs],
             about: [$leg->route->id],
         )];

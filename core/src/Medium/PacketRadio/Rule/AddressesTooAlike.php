@@ -11,6 +11,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketEars;
+use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Spot;
 
 /** Two live addresses that differ in one bit: one flipped bit, and a message goes astray. */
@@ -19,12 +20,13 @@ final readonly class AddressesTooAlike implements PlanRule
 {
     public function check(Look $look): iterable
     {
-        $byBytes = [];
+        $byKind = [];
         foreach (PacketEars::all($look->plan) as $one) {
-            $byBytes[$one->parsed->length()][(int) hexdec($one->parsed->hex)] ??= $one;
+            // At another rate it is not heard at all.
+            $byKind[10 * PacketSettings::of($one->link)->rate->value + $one->parsed->length()][(int) hexdec($one->parsed->hex)] ??= $one;
         }
-        foreach ($byBytes as $bytes => $those) {
-            foreach (self::neighbours($those, 8 * $bytes) as [$one, $other]) {
+        foreach ($byKind as $kind => $those) {
+            foreach (self::neighbours($those, 8 * ($kind % 10)) as [$one, $other]) {
                 yield Finding::advice(
                     "{$one->node->name} and {$other->node->name} differ in one address bit",
                     Spot::of($other->address, $other->where(), 'value'),

@@ -23,10 +23,11 @@ final readonly class PowerOverLimit implements EndRule
     {
         $region = $look->region();
         $band = $region->band(PacketRadio::KEY);
-        if ($band === null || ! $end->endpoint->role->sends()) {
+        $settings = PacketSettings::of($end->link);
+        // Who acknowledges sends as well, as strongly.
+        if ($band === null || ! ($end->endpoint->role->sends() || $settings->acknowledge)) {
             return [];
         }
-        $settings = PacketSettings::of($end->link);
         $powerDbm = $end->class?->maxPowerDbm === null ? null : $end->class->maxPowerDbm + $settings->powerDbm;
         if ($powerDbm === null || $powerDbm <= $band->maxEirpDbm) {
             return [];
@@ -38,7 +39,7 @@ final readonly class PowerOverLimit implements EndRule
             "{$name} sends with more than {$band->maxEirpDbm} dBm",
             $end->at('powerDbm'),
             Figures::significant($powerDbm)." dBm before the antenna's gain, where {$region->name} allows about {$band->maxEirpDbm} dBm e.i.r.p. for this kind of link ({$band->rule}; {$region->asOf}).",
-            'Turn the power down, or use the plain transceiver. Check your own country\'s rules.',
+            ($end->endpoint->role->sends() ? '' : 'It only receives, but acknowledges each message with that. ').'Turn the power down, or use the plain transceiver. Check your own country\'s rules.',
             $lower === null ? null : Fix::settings("Set {$lower} dBm", $end->link, ['powerDbm' => $lower]),
             numbers: ['power_dbm' => $powerDbm, 'limit_dbm' => $band->maxEirpDbm],
         )];

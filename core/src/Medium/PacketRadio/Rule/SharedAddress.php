@@ -26,8 +26,9 @@ final readonly class SharedAddress implements PlanRule
     {
         $byPlace = [];
         foreach (PacketEars::all($look->plan) as $one) {
-            $channel = PacketSettings::of($one->link)->channel;
-            $place = ($channel ?? $one->link->id).' '.$one->parsed->hex;
+            $settings = PacketSettings::of($one->link);
+            // At another rate it is not heard at all.
+            $place = ($settings->channel ?? $one->link->id)." {$settings->rate->value} {$one->parsed->hex}";
             $other = $byPlace[$place] ?? null;
             $byPlace[$place] ??= $one;
             if ($other === null || $other->endpoint->id === $one->endpoint->id) {

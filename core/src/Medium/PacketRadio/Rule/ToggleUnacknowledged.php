@@ -12,6 +12,7 @@ use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
@@ -27,13 +28,14 @@ final readonly class ToggleUnacknowledged implements HopRule
         if ($leg->route->action->survivesRepetition()) {
             return [];
         }
+        $step = $leg->route->action === Action::Step;
         $name = RouteNames::of($look->plan, $leg->route);
 
         return [Finding::warning(
             "A {$leg->route->action->value} goes over a link that does not acknowledge",
             Spot::of($leg->route, $name, 'action'),
-            "When one message of {$name} is lost, or taken twice, the output is the wrong way round from then on and nothing says so.",
-            'Send on and off instead, or turn acknowledge on.',
+            "When one message of {$name} is lost, or taken twice, the output is ".($step ? 'not where it should be' : 'the wrong way round').' from then on and nothing says so.',
+            $step ? 'Send the value instead, or turn acknowledge on.' : 'Send on and off instead, or turn acknowledge on.',
             Fix::settings("Turn acknowledge on for {$leg->link->name}", $leg->link, ['acknowledge' => true]),
             numbers: ['action' => $leg->route->action->value],
             about: [$leg->route->id, $leg->link->id],

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour\Rule;
+
+use Rundfunk\Check\Rule;
+
+/** What is found in what nodes do. */
+final readonly class BehaviourRules
+{
+    /** @return list<Rule> in the order in which findings of one gravity are listed */
+    public static function all(): array
+    {
+        return [
+            new HeldForEver,
+            new NoOff,
+            new TimerIdle,
+            new ClockMissing,
+            new PageMissing,
+            new MiddleAtEnd,
+            new SilenceTooShort,
+            new SilenceUnfed,
+            new FailureKeepsOn,
+            new ThresholdsCross,
+            new HysteresisMissing,
+            new PulseTooShort,
+            new MemoryShort,
+            new RelayWears,
+            new TimeComesTwice,
+        ];
+    }
+}

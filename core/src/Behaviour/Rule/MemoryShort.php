@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour\Rule;
+
+use Rundfunk\Behaviour\CSize;
+use Rundfunk\Behaviour\Tabulation;
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\NodeRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Spot;
+
+/** A behaviour that leaves its board too little memory for anything else. */
+#[Finds('memory-short', WorkStep::Nodes)]
+final readonly class MemoryShort implements NodeRule
+{
+    /** What the stack, the libraries and the drivers want of a small board, bytes. Common practice. */
+    private const FOR_THE_REST = 700;
+
+    public function check(Node $node, Look $look): iterable
+    {
+        $board = $look->board($node);
+        // Larger boards hold any plan that a household makes.
+        if ($board === null || $board->memoryKb > 16 || $node->kind->isBought()) {
+            return [];
+        }
+        $bytes = CSize::of(Tabulation::of($look->plan, $node, $look->knowledge))->memoryBytes();
+        $all = 1_024 * $board->memoryKb;
+        if ($bytes + self::FOR_THE_REST <= $all) {
+            return [];
+        }
+
+        return [Finding::warning(
+            "What {$node->name} does leaves its board too little memory",
+            Spot::of($node, $node->name, 'board'),
+            "Its behaviour takes {$bytes} of {$all} bytes, and the stack, the libraries and the drivers want about ".self::FOR_THE_REST.' besides. A board that runs out of memory does not say so: it does something else.',
+            'Take a board with more memory, or share the work between two.',
+            numbers: ['bytes' => $bytes, 'board_bytes' => $all],
+        )];
+    }
+}

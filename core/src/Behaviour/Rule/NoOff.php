@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\OutputRule;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Spot;
+
+/** Something that can hurt is switched on, and by nothing off. */
+#[Finds('no-off', WorkStep::Routes)]
+final readonly class NoOff implements OutputRule
+{
+    public function check(Output $output, Look $look): iterable
+    {
+        $hazard = $output->proofHazards()[0] ?? null;
+        if ($hazard === null || ! $output->kind->switches()) {
+            return [];
+        }
+        $goes = false;
+        foreach ($look->plan->routesTo($output) as $route) {
+            if (self::endsIt($route)) {
+                return [];
+            }
+            $goes = $goes || $route->action === Action::On || $route->action === Action::Set || ($route->action === Action::Step && ($route->value ?? 1) > 0);
+        }
+
+        return ! $goes ? [] : [Finding::danger(
+            "Nothing switches {$output->name} off",
+            Spot::of($output, "{$output->name} of {$look->plan->node($output->nodeId)->name}"),
+            "It is switched on, and {$hazard->words()}: then it stays so until somebody pulls the plug.",
+            "Route a control to it that puts it off, or make what puts it on a pulse. {$hazard->caution()}",
+            numbers: ['hazard' => $hazard->value],
+        )];
+    }
+
+    private static function endsIt(Route $route): bool
+    {
+        return $route->putsOff() || $route->holdsToControl() || $route->action === Action::Toggle || $route->action === Action::Pulse || ($route->action === Action::Step && ($route->value ?? 1) < 0);
+    }
+}

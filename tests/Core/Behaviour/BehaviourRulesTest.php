@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Behaviour;
+
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Finding;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Role;
+use Tests\Core\CoreTestCase;
+
+/** A row a case: what a node is to do, and what each rule of behaviour must say of it. */
+final class BehaviourRulesTest extends CoreTestCase
+{
+    /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> rule, plan, titles */
+    public static function cases(): iterable
+    {
+        $timer = static fn (array $settings, Action $action = Action::Off, string $board = 'wifi-3v3-26io'): Sketch => self::node($board)->control('t', 'n', 'Timer', ControlKind::Timer, settings: $settings)->output('lamp', 'n', 'Lamp')->route('t', $action, 'lamp');
+        yield 'a timer with a time' => ['timer-idle', static fn () => $timer(['at' => '6:30']), []];
+        yield 'a timer with an interval' => ['timer-idle', static fn () => $timer(['everyMin' => 5]), []];
+        yield 'a timer with neither' => ['timer-idle', static fn () => $timer([]), ['Timer never strikes']];
+        yield 'no time of day' => ['timer-idle', static fn () => $timer(['at' => '24:00']), ['"24:00" is no time of day']];
+        yield 'no time of day either, though it has an interval' => ['timer-idle', static fn () => $timer(['at' => 'noon', 'everyMin' => 5]), ['"noon" is no time of day']];
+
+        yield 'a board that nobody tells the time' => ['clock-missing', static fn () => $timer(['at' => '12:00']), ['Node does not know what time it is']];
+        yield 'an interval needs no clock' => ['clock-missing', static fn () => $timer(['everyMin' => 5]), []];
+        yield 'a clock of its own' => ['clock-missing', static fn () => $timer(['at' => '12:00'])->module('c', 'n', 'clock-i2c', 'Clock'), []];
+        yield 'a network tells it' => ['clock-missing', static fn () => $timer(['at' => '12:00'])->link('net', 'Net', 'ip', ['ssid' => 'x'])->join('net', 'n', Role::Both), []];
+
+        yield 'a toggle in the hour that comes twice' => ['time-comes-twice', static fn () => $timer(['at' => '02:30'], Action::Toggle), ['02:30 comes twice in the night when summer time ends']];
+        yield 'an off may come twice' => ['time-comes-twice', static fn () => $timer(['at' => '02:30'], Action::Off), []];
+        yield 'a toggle at noon' => ['time-comes-twice', static fn () => $timer(['at' => '12:30'], Action::Toggle), []];
+
+        $axis = static fn (array $settings): Sketch => self::node()->module('s', 'n', 'joystick', 'Stick')->control('a', 'n', 'Axis', ControlKind::Axis, 's', 'X', $settings);
+        yield 'an axis as it comes' => ['axis-middle-at-end', static fn () => $axis([]), []];
+        yield 'an axis wired the other way round' => ['axis-middle-at-end', static fn () => $axis(['rawLowest' => 1_000, 'rawCentre' => 500, 'rawHighest' => 20]), []];
+        yield 'a middle at its end' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 1_023, 'rawHighest' => 1_023]), ['Axis has its middle at one of its ends']];
+        yield 'a middle beyond all that a 10-bit board reads' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 2_048]), ['Axis has its middle at one of its ends']];
+
+        $held = static fn (array $control, array $output, Action $action = Action::Momentary, array $hazards = ['motion']): Sketch => self::pairOf()->control('k', 'hand', 'Key', settings: $control)
+            ->output('winch', 'far', 'Winch', more: ['hazards' => $hazards, 'settings' => $output])->route('k', $action, 'winch');
+        yield 'a winch held by radio' => ['held-for-ever', static fn () => $held([], []), ['Winch goes on when Hand falls silent']];
+        yield 'a winch that hears of it again and again' => ['held-for-ever', static fn () => $held(['repeatMs' => 100], ['silenceMs' => 350]), []];
+        yield 'a lamp held by radio' => ['held-for-ever', static fn () => $held([], [], hazards: []), []];
+        yield 'a lock held by radio' => ['held-for-ever', static fn () => $held([], [], hazards: ['access']), []];
+        yield 'a winch pulsed by radio' => ['held-for-ever', static fn () => $held([], [], Action::Pulse), []];
+        yield 'silence between two that are told' => ['silence-too-short', static fn () => $held(['repeatMs' => 200], ['silenceMs' => 399]), ['Winch goes off while Key holds it']];
+        yield 'silence of two that are told' => ['silence-too-short', static fn () => $held(['repeatMs' => 200], ['silenceMs' => 400]), []];
+        yield 'told once, and to be heard of' => ['silence-unfed', static fn () => $held([], ['silenceMs' => 400]), ['Winch goes off 400 ms after Key was worked, held or not']];
+        yield 'told again, and to be heard of' => ['silence-unfed', static fn () => $held(['repeatMs' => 100], ['silenceMs' => 400]), []];
+
+        $hot = static fn (Action ...$actions): Sketch => array_reduce(array_keys($actions), static fn (Sketch $s, int $n): Sketch => $s->control("k{$n}", 'n', "Key {$n}")->route("k{$n}", $actions[$n], 'heat', $actions[$n] === Action::Pulse ? 1_000 : null), self::node()->output('heat', 'n', 'Heat', more: ['hazards' => ['heat']]));
+        yield 'a heater with on alone' => ['no-off', static fn () => $hot(Action::On), ['Nothing switches Heat off']];
+        yield 'a heater with on and off' => ['no-off', static fn () => $hot(Action::On, Action::Off), []];
+        yield 'a heater that is toggled' => ['no-off', static fn () => $hot(Action::Toggle), []];
+        yield 'a heater with a pulse beside its on' => ['no-off', static fn () => $hot(Action::On, Action::Pulse), []];
+        yield 'a heater that nothing puts on' => ['no-off', static fn () => $hot(), []];
+
+        $sensed = static fn (array $on, array $off = [], Action $action = Action::On, array $hazards = ['heat']): Sketch => self::node()
+            ->control('cold', 'n', 'Cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 5.0, 'beyond' => 'below', ...$on])
+            ->control('warm', 'n', 'Warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 12.0, ...$off])
+            ->output('heat', 'n', 'Heat', more: ['hazards' => $hazards])->route('cold', $action, 'heat')->route('warm', Action::Off, 'heat');
+        yield 'a heater that a dead sensor leaves on' => ['failure-keeps-on', static fn () => $sensed([]), ['Heat stays on when Cold cannot be read']];
+        yield 'a heater that a dead sensor puts off' => ['failure-keeps-on', static fn () => $sensed([], ['onFailure' => 'on']), []];
+        yield 'a heater that follows, and off is what a dead sensor counts as' => ['failure-keeps-on', static fn () => $sensed([], [], Action::Follow), []];
+        yield 'a heater that follows and is kept' => ['failure-keeps-on', static fn () => $sensed(['onFailure' => 'keep'], [], Action::Follow), ['Heat stays on when Cold cannot be read']];
+        yield 'a lamp may stay on' => ['failure-keeps-on', static fn () => $sensed([], hazards: []), []];
+        yield 'a gap between two thresholds' => ['thresholds-cross', static fn () => $sensed([]), []];
+        yield 'two thresholds that cross' => ['thresholds-cross', static fn () => $sensed(['threshold' => 14.0]), ['Cold puts Heat on where Warm puts it off']];
+        yield 'two of other units' => ['thresholds-cross', static fn () => $sensed(['threshold' => 14.0], ['unit' => '%']), []];
+        yield 'two on one side' => ['thresholds-cross', static fn () => $sensed(['threshold' => 14.0, 'beyond' => 'above']), []];
+        yield 'no hysteresis' => ['hysteresis-missing', static fn () => $sensed(['hysteresis' => 0.0]), ['Heat chatters when Cold is near its threshold']];
+        yield 'some hysteresis' => ['hysteresis-missing', static fn () => $sensed(['hysteresis' => 0.1]), []];
+
+        yield 'a page on no network' => ['page-missing', static fn () => self::node()->control('w', 'n', 'Button', ControlKind::Widget), ['Nobody can open the page of Button']];
+        yield 'a page on a network' => ['page-missing', static fn () => self::node('wifi-3v3-26io')->control('w', 'n', 'Button', ControlKind::Widget)->link('net', 'Net', 'ip')->join('net', 'n', Role::Both), []];
+
+        $pulse = static fn (int $ms): Sketch => self::node()->module('r', 'n', 'relay-bank-1-high', 'Relay')->output('bell', 'n', 'Bell', OutputKind::Relay, 'r', 'IN1')->control('k', 'n', 'Key')->route('k', Action::Pulse, 'bell', $ms);
+        yield 'a pulse that a relay may not follow' => ['pulse-too-short', static fn () => $pulse(10), ['Bell may not move in 10 ms']];
+        yield 'a pulse that it follows' => ['pulse-too-short', static fn () => $pulse(100), []];
+
+        $worn = static fn (int $minutes, Action $action = Action::Toggle): Sketch => self::node()->output('fan', 'n', 'Fan')->control('t', 'n', 'Timer', ControlKind::Timer, settings: ['everyMin' => $minutes])->route('t', $action, 'fan');
+        // 100,000 operations at 1,440 a day are 69.4 days; at 144 a day 694; at 96 a day 1,042.
+        yield 'a relay worked each minute' => ['relay-wears', static fn () => $worn(1), ['Fan wears out in 69.4 days']];
+        yield 'a relay worked each ten minutes' => ['relay-wears', static fn () => $worn(10), ['Fan wears out in 694 days']];
+        yield 'a relay worked each quarter of an hour' => ['relay-wears', static fn () => $worn(15), []];
+        yield 'a relay put off each minute does not move' => ['relay-wears', static fn () => $worn(1, Action::Off), []];
+    }
+
+    /** @param  list<string>  $titles */
+    #[DataProvider('cases')]
+    public function test_a_rule_says_what_it_must(string $rule, Closure $sketch, array $titles): void
+    {
+        $plan = $sketch()->plan();
+        $found = array_filter(self::checker()->check($plan)->all(), static fn (Finding $finding): bool => $finding->rule() === $rule);
+        self::assertSame($titles, array_values(array_map(static fn (Finding $finding): string => $finding->title, $found)));
+    }
+
+    private static function node(string $board = '8bit-5v-20io'): Sketch
+    {
+        return self::sketch()->node('n', 'Node', NodeKind::Controller, null, $board);
+    }
+
+    private static function pairOf(): Sketch
+    {
+        return self::sketch()
+            ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')
+            ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->module('far-radio', 'far', 'packet-radio-plain', 'Radio')
+            ->link('air', 'Air', 'packet-radio')->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'far', Role::Receives, 'far-radio');
+    }
+}
