@@ -120,6 +120,7 @@ use Rundfunk\View\OwnClassesView;
 use Rundfunk\View\PartsListView;
 use Rundfunk\View\PinTableView;
 use Rundfunk\View\RouteWayView;
+use Rundfunk\View\SequenceStripView;
 use Rundfunk\View\Views;
 
 /**
@@ -184,6 +185,7 @@ final class Shipped
             new OwnClassesView,
             new PartsListView,
             new CodeGridView,
+            new SequenceStripView,
             ...array_merge([], ...array_values($byMedium)),
         );
     }

@@ -203,6 +203,12 @@ final class CBehaviour
         foreach ($this->tables->sticks as $index => $stick) {
             $lines = [...$lines, ...$this->stick($index, $stick)];
         }
+        foreach ($this->tables->sequences as $index => $sequence) {
+            $lines = [...$lines, ...$this->sequence($index, $sequence)];
+        }
+        foreach ($this->tables->groups as $index => $group) {
+            $lines = [...$lines, ...$this->group($index, $group)];
+        }
 
         return $lines;
     }
@@ -301,6 +307,37 @@ final class CBehaviour
     }
 
     /** @return list<string> */
+    private function sequence(int $index, Sequence $sequence): array
+    {
+        $output = $this->tables->outputs[$sequence->output];
+        $lines = [self::note($output->name), "static void node_sequence_{$index}(struct node_state *me)", '{', "    struct node_sequence *at = &me->sequences[{$index}];", "    struct node_output *output = &me->outputs[{$sequence->output}];",
+            "    if (output->value != {$output->off} && !at->was) {", '        at->was = 1;', '        at->running = 1;', '        at->next = 0;', '        at->passes = 0;', '        at->since = me->now_ms;',
+            "    } else if (output->value == {$output->off} && at->was) {", '        at->was = 0;', '        if (at->running) {', '            at->running = 0;',
+            ...array_map(static fn (string $line): string => '        '.$line, $this->doing($sequence->stopped, '0', false, '1')),
+            '        }', '    }', '    if (!at->running) {', '        return;', '    }'];
+        foreach ($sequence->moments as $number => $moment) {
+            $due = $moment->afterMs === 0 ? '' : " && node_since(me, at->since) >= {$moment->afterMs}UL";
+            $lines = [...$lines, "    if (at->next == {$number}{$due}) { ".self::note($moment->name), ...($moment->afterMs === 0 ? [] : ["        at->since = (uint32_t)(at->since + {$moment->afterMs}UL);"]), '        at->next++;', ...array_map(static fn (string $line): string => '    '.$line, $this->doing($moment->does, '0', false, '1')), '    }'];
+        }
+        $count = count($sequence->moments);
+        $pause = $sequence->pauseMs === 0 ? '' : " && node_since(me, at->since) >= {$sequence->pauseMs}UL";
+        $lines = [...$lines, "    if (at->next == {$count}{$pause}) {", ...($sequence->pauseMs === 0 ? [] : ["        at->since = (uint32_t)(at->since + {$sequence->pauseMs}UL);"]), '        at->next = 0;'];
+        if ($sequence->passes > 0) {
+            $lines = [...$lines, '        at->passes++;', "        if (at->passes >= {$sequence->passes}) {", '            at->running = 0;', '            at->was = 0;', "            output->value = {$output->off};", ...($this->has->pulses ? ['            output->pulsing = 0;'] : []), '        }'];
+        }
+
+        return [...$lines, '    }', '}', ''];
+    }
+
+    /** @return list<string> */
+    private function group(int $index, Group $group): array
+    {
+        $output = $this->tables->outputs[$group->output];
+
+        return [self::note($output->name), "static void node_group_{$index}(struct node_state *me)", '{', "    int16_t value = me->outputs[{$group->output}].value;", "    uint8_t worked = value != {$output->off};", "    if (value != me->groups[{$index}]) {", "        me->groups[{$index}] = value;", ...array_map(static fn (string $line): string => '    '.$line, $this->doing($group->does, 'value', false)), '    }', '    (void)worked;', '}', ''];
+    }
+
+    /** @return list<string> */
     private function obey(): array
     {
         if ($this->tables->heard === []) {
@@ -350,6 +387,12 @@ final class CBehaviour
         foreach ($this->tables->clocks as $index => $clock) {
             $lines = [...$lines, ...($clock->everyMs > 0 ? ["    me->clock_{$index}_since = now_ms;"] : [])];
         }
+        foreach (array_keys($this->tables->sequences) as $index) {
+            $lines = [...$lines, "    me->sequences[{$index}].was = 0;", "    me->sequences[{$index}].running = 0;", "    me->sequences[{$index}].next = 0;", "    me->sequences[{$index}].passes = 0;", "    me->sequences[{$index}].since = now_ms;"];
+        }
+        foreach ($this->tables->groups as $index => $group) {
+            $lines[] = "    me->groups[{$index}] = {$this->tables->outputs[$group->output]->off};";
+        }
         foreach ($this->tables->outputs as $index => $output) {
             $lines = [...$lines, "    me->outputs[{$index}].value = {$output->off};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : [])];
         }
@@ -382,6 +425,12 @@ final class CBehaviour
         }
         foreach ($this->tables->clocks as $index => $clock) {
             $body = [...$body, ...$this->strike($index, $clock)];
+        }
+        foreach (array_keys($this->tables->sequences) as $index) {
+            $body[] = "    node_sequence_{$index}(me);";
+        }
+        foreach (array_keys($this->tables->groups) as $index) {
+            $body[] = "    node_group_{$index}(me);";
         }
         if ($has->timesOfDay) {
             $body = [...$body, '    if (minute_of_day >= 0) {', '        me->minute = minute_of_day;', '    }'];

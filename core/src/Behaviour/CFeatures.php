@@ -44,6 +44,8 @@ final readonly class CFeatures
             // Without a threshold a reading switches nothing.
             ...array_map(static fn (Gauge $gauge): Does => self::turned($gauge->does), $switched),
             ...array_map(static fn (Gauge $gauge): Does => self::says($gauge->does), $saying),
+            ...array_merge(...array_map(static fn (Sequence $sequence): array => [$sequence->stopped, ...array_map(static fn (Moment $moment): Does => $moment->does, $sequence->moments)], $tables->sequences)),
+            ...array_map(static fn (Group $group): Does => $group->does, $tables->groups),
         ];
         $drives = array_merge(...array_map(static fn (Does $one): array => $one->drives, $does), ...array_map(static fn (Heard $heard): array => $heard->drives, $tables->heard));
         $tells = array_merge(...array_map(static fn (Does $one): array => $one->tells, $does), ...array_map(static fn (Heard $heard): array => $heard->passes, $tables->heard));
@@ -66,7 +68,7 @@ final readonly class CFeatures
             $feeds,
             $tells !== [],
             array_filter($tables->contacts, static fn (Contact $contact): bool => $contact->repeatMs > 0) !== [],
-            $contacts !== [] || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds,
+            $contacts !== [] || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds || $tables->sequences !== [],
             $masters > 16 ? 32 : ($masters > 8 ? 16 : 8),
         );
     }

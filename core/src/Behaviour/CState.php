@@ -28,6 +28,10 @@ final readonly class CState
             $lines = [...$lines, "typedef {$this->masters()} node_masters;", 'struct node_output {', ...self::fieldLines($this->output()), '};', ''];
         }
 
+        if ($this->tables->sequences !== []) {
+            $lines = [...$lines, 'struct node_sequence {', ...self::fieldLines(self::sequence()), '};', ''];
+        }
+
         return [...$lines, '/* What the node remembers from one step to the next; none of it is yours to change. */', 'struct node_state {', ...self::fieldLines($this->all()), '};', ''];
     }
 
@@ -38,6 +42,12 @@ final readonly class CState
     private static function fieldLines(array $fields): array
     {
         return array_map(static fn (CField $field): string => $field->line(), $fields);
+    }
+
+    /** @return list<CField> */
+    private static function sequence(): array
+    {
+        return [CField::of('uint8_t', 'was'), CField::of('uint8_t', 'running'), CField::of('uint8_t', 'next'), CField::of('uint16_t', 'passes'), CField::of('uint32_t', 'since')];
     }
 
     private function masters(): string
@@ -76,6 +86,12 @@ final readonly class CState
         }
         if ($this->tables->outputs !== []) {
             $fields[] = CField::records('node_output', 'outputs', count($this->tables->outputs), $this->output());
+        }
+        if ($this->tables->sequences !== []) {
+            $fields[] = CField::records('node_sequence', 'sequences', count($this->tables->sequences), self::sequence());
+        }
+        if ($this->tables->groups !== []) {
+            $fields[] = CField::of('int16_t', 'groups', count($this->tables->groups));
         }
         foreach ($this->tables->gauges as $index => $gauge) {
             $fields[] = CField::of('uint8_t', "gauge_{$index}_state");

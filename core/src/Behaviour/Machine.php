@@ -16,8 +16,8 @@ use Rundfunk\Plan\ValueSpan;
  * Runs a node's tables: state, time, inputs and messages in; state, outputs and messages out. Nothing else goes in, so the
  * same happens every time, and on the board, whose header is written from the same tables.
  *
- * In a step, what is due goes first, then what was heard, then what is read: contacts, gauges, sticks, clocks, each in the
- * order of the tables.
+ * In a step, what is due goes first, then what was heard, then what is read: contacts, gauges, sticks, clocks; then sequences
+ * go on and groups pass on. All in the order of the tables.
  */
 final class Machine
 {
@@ -62,6 +62,12 @@ final class Machine
         foreach ($this->tables->clocks as $_) {
             $state->clocks[] = ['minute' => Clock::UNKNOWN, 'since' => $nowMs];
         }
+        foreach ($this->tables->sequences as $_) {
+            $state->sequences[] = ['was' => false, 'running' => false, 'next' => 0, 'passes' => 0, 'since' => $nowMs];
+        }
+        foreach ($this->tables->groups as $group) {
+            $state->groups[] = $this->tables->outputs[$group->output]->off;
+        }
         foreach ($this->tables->outputs as $output) {
             $state->outputs[] = ['standing' => new Standing($output->off), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs];
         }
@@ -94,6 +100,12 @@ final class Machine
         }
         foreach ($this->tables->clocks as $index => $clock) {
             $this->strike($index, $clock, $minuteOfDay);
+        }
+        foreach ($this->tables->sequences as $index => $sequence) {
+            $this->goOn($index, $sequence);
+        }
+        foreach ($this->tables->groups as $index => $group) {
+            $this->passOn($index, $group);
         }
 
         return new Outcome($this->state, array_map(static fn (array $output): int => $output['standing']->value, $this->state->outputs), $this->told);
@@ -364,6 +376,52 @@ final class Machine
         if ($clock->everyMs > 0 && $this->since($at['since']) >= $clock->everyMs) {
             $at['since'] = ($at['since'] + $clock->everyMs) & self::WRAP;
             $this->does($clock->does, Turn::Worked, 0);
+        }
+    }
+
+    private function goOn(int $index, Sequence $sequence): void
+    {
+        $at = &$this->state->sequences[$index];
+        $on = $this->state->outputs[$sequence->output]['standing']->value !== $this->tables->outputs[$sequence->output]->off;
+        if ($on && ! $at['was']) {
+            $at = ['was' => true, 'running' => true, 'next' => 0, 'passes' => 0, 'since' => $this->now];
+        } elseif (! $on && $at['was']) {
+            $at['was'] = false;
+            if ($at['running']) {
+                $at['running'] = false;
+                $this->does($sequence->stopped, Turn::Worked, 0);
+            }
+        }
+        if (! $at['running']) {
+            return;
+        }
+        while (isset($sequence->moments[$at['next']]) && $this->since($at['since']) >= $sequence->moments[$at['next']]->afterMs) {
+            $moment = $sequence->moments[$at['next']];
+            $at['since'] = ($at['since'] + $moment->afterMs) & self::WRAP;
+            $at['next']++;
+            $this->does($moment->does, Turn::Worked, 0);
+        }
+        if ($at['next'] === count($sequence->moments) && $this->since($at['since']) >= $sequence->pauseMs) {
+            $at['since'] = ($at['since'] + $sequence->pauseMs) & self::WRAP;
+            $at['next'] = 0;
+            $at['passes'] += $sequence->passes === 0 ? 0 : 1;
+            if ($sequence->passes > 0 && $at['passes'] >= $sequence->passes) {
+                $at['running'] = false;
+                $at['was'] = false;
+                $output = &$this->state->outputs[$sequence->output];
+                $output['standing'] = new Standing($this->tables->outputs[$sequence->output]->off, $output['standing']->holders, $output['standing']->barred);
+                $output['pulsing'] = false;
+            }
+        }
+    }
+
+    private function passOn(int $index, Group $group): void
+    {
+        $value = $this->state->outputs[$group->output]['standing']->value;
+        $was = &$this->state->groups[$index];
+        if ($value !== $was) {
+            $was = $value;
+            $this->does($group->does, $value !== $this->tables->outputs[$group->output]->off ? Turn::Worked : Turn::LetGo, $value);
         }
     }
 }

@@ -24,6 +24,8 @@ final readonly class NodeTables
      * @param  list<Heard>  $heard
      * @param  list<Said>  $told  what each code that it sends is on the air
      * @param  list<Driven>  $outputs
+     * @param  list<Sequence>  $sequences
+     * @param  list<Group>  $groups
      * @param  list<string>  $leftOut  what the plan asks of this node and these tables cannot say yet, with the reason
      */
     public function __construct(
@@ -37,6 +39,8 @@ final readonly class NodeTables
         #[ListOf(Heard::class)] public array $heard,
         #[ListOf(Said::class)] public array $told,
         #[ListOf(Driven::class)] public array $outputs,
+        #[ListOf(Sequence::class)] public array $sequences,
+        #[ListOf(Group::class)] public array $groups,
         #[ListOf('string')] public array $leftOut,
     ) {
     }
@@ -50,6 +54,12 @@ final readonly class NodeTables
                 // A reading may turn and be due at once; a clock may strike and have run round.
                 $own += count($source->does->tells) * ($source instanceof Gauge || $source instanceof Clock ? 2 : 1);
             }
+        }
+        foreach ($this->sequences as $sequence) {
+            $own += count($sequence->stopped->tells) + array_sum(array_map(static fn (Moment $moment): int => count($moment->does->tells), $sequence->moments));
+        }
+        foreach ($this->groups as $group) {
+            $own += count($group->does->tells);
         }
         $passed = array_map(static fn (Heard $one): int => count($one->passes), $this->heard);
 

@@ -24,6 +24,12 @@ final class State
     /** @var list<array{minute: int, since: int}> */
     public array $clocks = [];
 
+    /** @var list<array{was: bool, running: bool, next: int, passes: int, since: int}> */
+    public array $sequences = [];
+
+    /** @var list<int> what each group was last put to */
+    public array $groups = [];
+
     /** @var list<array{standing: Standing, pulsing: bool, pulseAt: int, pulseMs: int, fed: bool, fedAt: int}> */
     public array $outputs = [];
 }

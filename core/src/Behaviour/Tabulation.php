@@ -51,7 +51,7 @@ final class Tabulation
         }
         foreach ($plan->outputsOf($node) as $output) {
             // A message is sent and gone: nothing of it stands.
-            if ($output->kind->isWired()) {
+            if ($output->kind->stands()) {
                 $this->outputs[$output->id] = count($this->outputs);
                 $this->masters[$output->id] = $this->holders($output);
             }
@@ -67,7 +67,7 @@ final class Tabulation
     private function tables(): NodeTables
     {
         if ($this->node->kind->isBought()) {
-            return new NodeTables(NodeTables::FORM, $this->node->name, [], [], [], [], [], [], [], [], []);
+            return new NodeTables(NodeTables::FORM, $this->node->name, [], [], [], [], [], [], [], [], [], [], []);
         }
         $contacts = $gauges = $sticks = $clocks = [];
         foreach ($this->plan->controlsOf($this->node) as $control) {
@@ -81,7 +81,7 @@ final class Tabulation
             };
         }
 
-        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $this->heard(), $this->told(), $this->driven(), array_values(array_unique($this->leftOut)));
+        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $this->heard(), $this->told(), $this->driven(), $this->sequences(), $this->groups(), array_values(array_unique($this->leftOut)));
     }
 
     /** @return list<LinkEnds> */
@@ -122,7 +122,7 @@ final class Tabulation
             ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => $slider
                 ? new Stick($control->name, new Axis(0, 512, 1_024), 50, 0, $this->does($control))
                 : new Contact($control->name, ContactKind::Notice, 0, 0, $this->does($control)),
-            ControlKind::Key, ControlKind::Call, ControlKind::Text => null,
+            ControlKind::Key, ControlKind::Call, ControlKind::Text, ControlKind::Step => null,
         };
     }
 
@@ -333,6 +333,50 @@ final class Tabulation
         }
 
         return array_map(strval(...), array_keys($holders));
+    }
+
+    /** @return list<Sequence> */
+    private function sequences(): array
+    {
+        $sequences = [];
+        foreach ($this->plan->outputsOf($this->node) as $output) {
+            if ($output->kind === OutputKind::Sequence) {
+                $moments = [];
+                $stopped = new Does([], []);
+                foreach ($this->stepsOf($output) as $step) {
+                    $settings = new Values($step->settings);
+                    $does = $this->does($step);
+                    if ($settings->text('when') === 'stopped') {
+                        $stopped = new Does([...$stopped->drives, ...$does->drives], [...$stopped->tells, ...$does->tells]);
+                    } else {
+                        $moments[] = new Moment($step->name, $settings->whole('afterMs'), $does);
+                    }
+                }
+                $sequences[] = new Sequence($this->outputs[$output->id], $output->setting('passes'), $output->setting('pauseMs'), $moments, $stopped);
+            }
+        }
+
+        return $sequences;
+    }
+
+    /** @return list<Group> */
+    private function groups(): array
+    {
+        $groups = [];
+        foreach ($this->plan->outputsOf($this->node) as $output) {
+            if ($output->kind === OutputKind::Group) {
+                $all = array_map($this->does(...), $this->stepsOf($output));
+                $groups[] = new Group($this->outputs[$output->id], new Does(array_merge(...array_map(static fn (Does $does): array => $does->drives, $all)), array_merge(...array_map(static fn (Does $does): array => $does->tells, $all))));
+            }
+        }
+
+        return $groups;
+    }
+
+    /** @return list<Control> the steps of a sequence or group that are on its own node */
+    private function stepsOf(Output $output): array
+    {
+        return array_values(array_filter(Steps::of($this->plan, $output), fn (Control $step): bool => $step->nodeId === $this->node->id));
     }
 
     /** @return list<Driven> */

@@ -109,7 +109,7 @@ final readonly class BehaviourFiles
         $names = new UniqueNames;
         $found = [];
         foreach ($this->plan->outputsOf($this->node) as $output) {
-            if ($output->kind->isWired()) {
+            if ($output->kind->stands()) {
                 $at = "{$output->moduleId} {$output->channel}";
                 $found[] = [$names->name(CNames::lower($output->name)), $this->pins->pins[$at] ?? 'its pin, when it has one', $this->pins->switches[$at] ?? null];
             }
@@ -146,7 +146,7 @@ final readonly class BehaviourFiles
             $place = match (true) {
                 $control->kind === ControlKind::Reading => 1,
                 $control->kind === ControlKind::Axis, $control->kind === ControlKind::Widget && $control->saysValue() => 2,
-                $control->kind === ControlKind::Timer => null,
+                $control->kind === ControlKind::Timer, $control->kind === ControlKind::Step => null,
                 default => 0,
             };
             if ($place !== null) {

@@ -9,6 +9,7 @@ use Rundfunk\Build\CHeader;
 use Rundfunk\Build\PartsList;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Drawing\LineMapDrawing;
+use Rundfunk\Drawing\SequenceDrawing;
 use Rundfunk\Knowledge;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -28,7 +29,8 @@ final class ExportCommand extends Command
         $this->setDescription("Prints what a node's builder needs")
             ->addArgument('plan', InputArgument::REQUIRED, 'A plan file')
             ->addOption('node', null, InputOption::VALUE_REQUIRED, "The node's id, unless it is of the whole plan")
-            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, wiring-csv, or a file of one of its links, such as ir-keymap; of the whole plan, line-map-svg; of either, parts-csv');
+            ->addOption('format', null, InputOption::VALUE_REQUIRED, 'c-header, c-behaviour, node-json, wiring-csv, or a file of one of its links, such as ir-keymap; of the whole plan, line-map-svg; of a sequence, sequence-svg; of either, parts-csv')
+            ->addOption('of', null, InputOption::VALUE_REQUIRED, "The sequence's id, for its strip");
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -37,6 +39,11 @@ final class ExportCommand extends Command
         $plan = PlanFile::read(Options::argument($input, 'plan'), $this->knowledge);
         if ($format === 'line-map-svg') {
             $output->write(LineMapDrawing::toPrint($plan, $this->knowledge->media), false, OutputInterface::OUTPUT_RAW);
+
+            return 0;
+        }
+        if ($format === 'sequence-svg') {
+            $output->write(SequenceDrawing::toPrint($plan, $plan->output(Options::text($input, 'of'))), false, OutputInterface::OUTPUT_RAW);
 
             return 0;
         }

@@ -28,6 +28,7 @@ final readonly class LindenHollow
         self::gate($sketch);
         self::house($sketch);
         self::diggers($sketch);
+        self::evening($sketch);
 
         return $sketch->assigned();
     }
@@ -265,5 +266,36 @@ final readonly class LindenHollow
                 }
             }
         }
+    }
+
+    /** The round that somebody used to walk each evening, and the lights of the shed as one. */
+    private static function evening(Sketch $sketch): void
+    {
+        $sketch
+            ->supply('shed-lights-coils', 'shed-node', 'plug-5v-1a', 'Supply of the lights')
+            ->module('shed-lights', 'shed-node', 'relay-bank-2-high', 'Lights', 'shed-lights-coils')
+            ->output('bench-light', 'shed-node', 'Bench light', load: '12 V lamp')
+            ->output('store-light', 'shed-node', 'Store light', load: '12 V lamp')
+            ->output('shed-lights-all', 'shed-node', 'Shed lights', OutputKind::Group)
+            ->step('shed-lights-all', 'shed-lights-step', 'Shed lights: each')
+            ->route('shed-lights-step', Action::Follow, 'bench-light')
+            ->route('shed-lights-step', Action::Follow, 'store-light')
+            ->control('page-lights', 'shed-node', 'Page: shed lights', ControlKind::Widget, settings: ['shape' => 'switch'])
+            ->route('page-lights', Action::Follow, 'shed-lights-all')
+            ->output('round', 'shed-node', 'Evening round', OutputKind::Sequence)
+            ->step('round', 'round-1', 'Light the shed')
+            ->step('round', 'round-2', 'Air the hens', 5_000)
+            ->step('round', 'round-3', 'Light for the hens', 30_000)
+            ->step('round', 'round-4', 'Hens to roost', 120_000)
+            ->step('round', 'round-5', 'Shed dark', 20_000)
+            ->step('round', 'round-stop', 'When it is stopped', when: 'stopped')
+            ->route('round-1', Action::On, 'shed-lamp')
+            ->route('round-2', Action::Pulse, 'hen-fan', 90_000)
+            ->route('round-3', Action::On, 'hen-lamp')
+            ->route('round-4', Action::Off, 'hen-lamp')
+            ->route('round-5', Action::Off, 'shed-lamp')
+            ->route('round-stop', Action::Off, 'shed-lamp')
+            ->control('page-round', 'shed-node', 'Page: evening round', ControlKind::Widget)
+            ->route('page-round', Action::Toggle, 'round');
     }
 }

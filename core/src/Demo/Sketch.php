@@ -14,6 +14,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
@@ -216,6 +217,17 @@ final class Sketch
             'nodeId' => $this->id($node), 'name' => $name, 'kind' => $kind->value,
             'moduleId' => $module === null ? null : $this->id($module), 'channel' => $channel, 'load' => $load, ...$more,
         ]);
+    }
+
+    /** The next step of a sequence or group that was sketched before. */
+    public function step(string $whole, string $key, string $name, int $afterMs = 0, string $when = 'turn'): self
+    {
+        $output = $this->draft->find(ThingKind::Output, $this->id($whole));
+        assert($output instanceof Output);
+        $this->put(ThingKind::Control, $key, ['nodeId' => $output->nodeId, 'name' => $name, 'kind' => ControlKind::Step->value, 'settings' => ['afterMs' => $afterMs, 'when' => $when]]);
+        $this->draft->change($output, ['stepIds' => [...$output->stepIds, $this->id($key)]]);
+
+        return $this;
     }
 
     /** @param  array<string, int|string|null>  $more further fields: timings, format, number, carrierHz, value */

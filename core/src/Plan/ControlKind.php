@@ -45,6 +45,9 @@ enum ControlKind: string
     /** Anything else that a gateway's program can notice: a beat, a doorbell, a mail. */
     case Trigger = 'trigger';
 
+    /** A moment of a sequence, or what a group hands on. */
+    case Step = 'step';
+
     public function words(): string
     {
         return match ($this) {
@@ -68,6 +71,7 @@ enum ControlKind: string
             self::Text => [Action::On, Action::Off, Action::Pulse, Action::Set, Action::Toggle],
             self::Widget => [Action::On, Action::Off, Action::Toggle, Action::Follow, Action::Set, Action::Pulse, Action::Step],
             self::Phrase, self::Gesture => [Action::On, Action::Off, Action::Toggle, Action::Pulse, Action::Set, Action::Step],
+            self::Step => [Action::On, Action::Off, Action::Pulse, Action::Toggle, Action::Follow, Action::Set, Action::Step],
             self::Timer, self::Trigger => [Action::On, Action::Off, Action::Pulse, Action::Toggle, Action::Set],
         };
     }
@@ -85,7 +89,7 @@ enum ControlKind: string
     public function isByHand(): bool
     {
         return match ($this) {
-            self::Reading, self::Timer, self::Trigger => false,
+            self::Reading, self::Timer, self::Trigger, self::Step => false,
             default => true,
         };
     }
@@ -106,6 +110,7 @@ enum ControlKind: string
             self::Text => [NodeKind::Phone],
             self::Widget, self::Phrase, self::Gesture => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Phone],
             self::Timer, self::Trigger => [NodeKind::Gateway, NodeKind::Controller],
+            self::Step => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Handset],
         };
     }
 
@@ -115,12 +120,12 @@ enum ControlKind: string
         return match ($this) {
             self::Button, self::Switch => Shape::of(self::toldAgain()),
             self::Axis => Shape::of(
-                Field::whole('rawLowest', 0, 65_535, 'What the converter reads at one end of its way.', 0)->titled('Reads from'),
-                Field::whole('rawCentre', 0, 65_535, 'What it reads when let go; none for half way.')->nullable()->titled('let go'),
-                Field::whole('rawHighest', 0, 65_535, 'What it reads at the other end; none for all that the board can read.')->nullable()->titled('to'),
-                Field::whole('deadBand', 0, 90, 'How much about the middle still counts as the middle.', 4, '%')->titled('Dead band'),
-                Field::whole('expo', 0, 100, 'How soft it is about the middle; full at the ends all the same.', 0, '%')->titled('Expo'),
-                Field::whole('everyMs', 10, 5_000, 'How often it is looked at, and told if it has moved.', 50, 'ms')->titled('Looked at every'),
+                Field::whole('rawLowest', 0, 65_535, 'What the converter reads at one end of its way.', 0)->titled('Reads from')->seldom(),
+                Field::whole('rawCentre', 0, 65_535, 'What it reads when let go; none for half way.')->nullable()->titled('let go')->seldom(),
+                Field::whole('rawHighest', 0, 65_535, 'What it reads at the other end; none for all that the board can read.')->nullable()->titled('to')->seldom(),
+                Field::whole('deadBand', 0, 90, 'How much about the middle still counts as the middle.', 4, '%')->titled('Dead band')->seldom(),
+                Field::whole('expo', 0, 100, 'How soft it is about the middle; full at the ends all the same.', 0, '%')->titled('Expo')->seldom(),
+                Field::whole('everyMs', 10, 5_000, 'How often it is looked at, and told if it has moved.', 50, 'ms')->titled('Looked at every')->seldom(),
                 self::toldAgain(),
             ),
             self::Reading => Shape::of(
@@ -129,7 +134,7 @@ enum ControlKind: string
                 Field::number('hysteresis', 0, 10_000, 'How far it must come back to count as off again.', 1)->titled('Hysteresis'),
                 Field::oneOf('beyond', ['above', 'below'], 'On which side of the threshold it counts as on.', 'above')->titled('On when'),
                 Field::whole('intervalS', 1, 86_400, 'How often it is read.', 10, 's')->titled('Every'),
-                Field::oneOf('onFailure', ['off', 'on', 'keep'], 'What it counts as when the sensor cannot be read: not beyond its threshold, beyond it, or as it stood.', 'off')->titled('When it fails'),
+                Field::oneOf('onFailure', ['off', 'on', 'keep'], 'What it counts as when the sensor cannot be read: not beyond its threshold, beyond it, or as it stood.', 'off')->titled('When it fails')->seldom(),
             ),
             self::Call => Shape::of(
                 Field::flag('callBack', 'Whether the board calls back and waits for a key: a number can be forged, being called on it cannot.')->titled('Calls back'),
@@ -145,6 +150,10 @@ enum ControlKind: string
             self::Phrase, self::Gesture, self::Trigger => Shape::of(
                 Field::longText('words', 120, 'What is said, done or noticed.')->titled('What'),
             ),
+            self::Step => Shape::of(
+                Field::whole('afterMs', 0, 86_400_000, 'How long after the step before it.', 1_000, 'ms')->titled('After'),
+                Field::oneOf('when', ['turn', 'stopped'], 'In its turn, or when the sequence is stopped.', 'turn')->titled('When')->named(['in turn', 'on stop']),
+            ),
             self::Timer => Shape::of(
                 Field::label('at', 5, 'Time of day, as 06:30.')->nullable()->titled('At'),
                 Field::whole('everyMin', 1, 10_080, 'Or every so many minutes.', null, 'min')->nullable()->titled('Every'),
@@ -155,6 +164,6 @@ enum ControlKind: string
 
     private static function toldAgain(): Field
     {
-        return Field::whole('repeatMs', 0, 60_000, 'How often what it holds is told again while it is worked, so that the other side knows it is still there; 0 for once.', 0, 'ms')->titled('Told again every');
+        return Field::whole('repeatMs', 0, 60_000, 'How often what it holds is told again while it is worked, so that the other side knows it is still there; 0 for once.', 0, 'ms')->titled('Told again every')->seldom();
     }
 }

@@ -15,6 +15,7 @@ final readonly class Output implements Thing
      * @param  list<string>  $deliberate  sharings that are meant, see {@see Deliberate}
      * @param  list<string>  $hazards  see {@see Hazard}
      * @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape
+     * @param  list<string>  $stepIds  for a sequence or group: its steps, in their order
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class Output implements Thing
         public array $hazards = [],
         public Precedence $precedence = Precedence::LastWriter,
         public array $settings = [],
+        public array $stepIds = [],
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class Output implements Thing
             Field::choices('hazards', Hazard::class, 'How it can hurt or spoil something when it works unasked.'),
             Field::choiceOr('precedence', Precedence::LastWriter, 'Who wins when several controls drive it.'),
             Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
+            Field::mentionsAll('stepIds', ThingKind::Control, 60, 'For a sequence or a group: its steps, in their order.'),
         );
     }
 
@@ -73,6 +76,7 @@ final readonly class Output implements Thing
             $values->texts('hazards'),
             $values->choice('precedence', Precedence::class),
             $values->settings('settings'),
+            $values->texts('stepIds'),
         );
     }
 
@@ -142,6 +146,7 @@ final readonly class Output implements Thing
             'hazards' => $this->hazards,
             'precedence' => $this->precedence->value,
             'settings' => $this->settings,
+            'stepIds' => $this->stepIds,
         ];
     }
 }

@@ -27,6 +27,12 @@ enum OutputKind: string
     /** Something that is heard. */
     case Tone = 'tone';
 
+    /** What is done one after another: on starts it, off stops it, and at its end it is off again. Done all at once it is a scene. */
+    case Sequence = 'sequence';
+
+    /** Several outputs that are worked as one: what it is told, they are told. */
+    case Group = 'group';
+
     /** Something a bought appliance or toy can do. */
     case Function = 'function';
 
@@ -44,13 +50,25 @@ enum OutputKind: string
     /** It is on a channel of a module of its node, and so on a pin. */
     public function isWired(): bool
     {
-        return $this !== self::Function && $this !== self::Message;
+        return ! in_array($this, [self::Function, self::Message, self::Sequence, self::Group], true);
+    }
+
+    /** It is nothing but other outputs, worked by steps of its own. */
+    public function hasSteps(): bool
+    {
+        return $this === self::Sequence || $this === self::Group;
+    }
+
+    /** It stands at something while the program of its node runs. */
+    public function stands(): bool
+    {
+        return $this->isWired() || $this->hasSteps();
     }
 
     /** It can be set to a speed, a level, a temperature, and is not only on or off. */
     public function takesValues(): bool
     {
-        return ! in_array($this, [self::Relay, self::Lamp, self::Message], true);
+        return ! in_array($this, [self::Relay, self::Lamp, self::Message, self::Sequence, self::Group], true);
     }
 
     /** It has an off at all: a servo has places, and none of them is that. */
@@ -88,7 +106,12 @@ enum OutputKind: string
                 ...self::span(0, 255, ''),
                 ...self::watched(),
             ),
-            self::Relay, self::Lamp => Shape::of(...self::watched()),
+            self::Sequence => Shape::of(
+                Field::whole('passes', 0, 10_000, 'How often it is gone through; 0 until it is put off.', 1)->titled('Times'),
+                Field::whole('pauseMs', 0, 86_400_000, 'How long after its last step before it begins again, or ends.', 0, 'ms')->titled('Pause at the end'),
+                ...self::watched(),
+            ),
+            self::Relay, self::Lamp, self::Group => Shape::of(...self::watched()),
         };
     }
 
@@ -106,7 +129,7 @@ enum OutputKind: string
     private static function watched(): array
     {
         return [
-            Field::whole('silenceMs', 0, 3_600_000, 'What another node holds on goes off when that is not heard of for so long; 0 for never.', 0, 'ms')->titled('Off when unheard for'),
+            Field::whole('silenceMs', 0, 3_600_000, 'What another node holds on goes off when that is not heard of for so long; 0 for never.', 0, 'ms')->titled('Off when unheard for')->seldom(),
         ];
     }
 }

@@ -23,6 +23,7 @@ final readonly class Field
         public ?string $title = null,
         public bool $assigned = false,
         public array $names = [],
+        public bool $seldom = false,
     ) {
     }
 
@@ -192,24 +193,30 @@ final readonly class Field
     /** The same field, which may also be null and is null when absent. */
     public function nullable(): self
     {
-        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned, $this->names);
+        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, $this->seldom);
     }
 
     public function titled(string $title): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned, $this->names);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned, $this->names, $this->seldom);
     }
 
     /** @param  list<string>  $names  of the choices, in their order */
     public function named(array $names): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $names);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $names, $this->seldom);
     }
 
     /** Assign hands it out, so that a user may want to pin it. */
     public function assigned(): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true, $this->names);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true, $this->names, $this->seldom);
+    }
+
+    /** Most leave it as it is: a screen shows it when it is asked for, or is otherwise than usual. */
+    public function seldom(): self
+    {
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, true);
     }
 
     /** @param  array<array-key, mixed>  $raw */

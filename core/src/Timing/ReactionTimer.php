@@ -45,6 +45,11 @@ final class ReactionTimer
             $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
         }
 
+        if ($segments === []) {
+            // Nothing bounces and nothing is sent: it takes a round of the program all the same.
+            $segments = [new Segment(SegmentKind::Processing, 'a round of the program', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS)];
+        }
+
         return new ReactionTime([...$segments, ...$this->switching($route)]);
     }
 

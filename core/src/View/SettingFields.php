@@ -36,6 +36,7 @@ final readonly class SettingFields
             'longest' => $field->type instanceof TextType ? $field->type->longest : null,
             'nullable' => $field->nullable,
             'assigned' => $field->assigned,
+            'seldom' => $field->seldom,
             'default' => is_scalar($field->default) ? $field->default : null,
             'unit' => $field->unit,
             'doc' => $field->doc,
@@ -48,7 +49,7 @@ final readonly class SettingFields
         return Schema::object([
             'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
             'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'choiceNames' => Schema::listOf(Schema::text()), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
-            'longest' => Schema::orNull(Schema::whole()), 'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
+            'longest' => Schema::orNull(Schema::whole()), 'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'seldom' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
         ]);
     }
 }

@@ -16,6 +16,7 @@ test('nodes, modules and ends are found by what they belong to', () => {
         'Radio far',
         'Relays',
         'Door keys',
+        'Lights',
     ]);
     expect(index.placeName(shed?.placeId ?? null)).toBe('Potting shed');
     expect(index.placeName(null)).toBe('Nowhere yet');

@@ -18,7 +18,9 @@
             <tr class="align-top">
                 <td class="mono [overflow-wrap:anywhere]">{step.send === '' ? '…' : step.send}</td>
                 <td class="mono [overflow-wrap:anywhere]"
-                    >{step.expect}{#if step.orExpect !== null}<span class="text-soft font-sans"> or </span>{step.orExpect}{/if}</td
+                    >{step.expect}{#if step.orExpect !== null}<span class="text-soft font-sans">
+                            or
+                        </span>{step.orExpect}{/if}</td
                 >
                 <td class="mono whitespace-nowrap"
                     >{step.timeoutMs === 0 ? '' : `${step.timeoutMs / 1000} s`}{step.tries > 1

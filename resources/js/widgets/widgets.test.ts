@@ -18,6 +18,7 @@ const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] 
     highest: 125,
     nullable: true,
     assigned: false,
+    seldom: false,
     default: null,
     longest: null,
     choiceNames: [],

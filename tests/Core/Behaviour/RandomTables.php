@@ -15,11 +15,14 @@ use Rundfunk\Behaviour\Does;
 use Rundfunk\Behaviour\Drive;
 use Rundfunk\Behaviour\Driven;
 use Rundfunk\Behaviour\Gauge;
+use Rundfunk\Behaviour\Group;
 use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\LinkEnds;
+use Rundfunk\Behaviour\Moment;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Behaviour\Pass;
+use Rundfunk\Behaviour\Sequence;
 use Rundfunk\Behaviour\Stick;
 use Rundfunk\Behaviour\Tell;
 use Rundfunk\Behaviour\Travel;
@@ -58,13 +61,15 @@ final class RandomTables
         $sticks = $this->some(2, fn (int $index): Stick => new Stick("Stick {$index}", $this->axis(), $this->one([20, 50, 200]), $this->one([0, 100, 500]), $this->does(moves: true)));
         $clocks = $this->some(2, fn (int $index): Clock => new Clock("Clock {$index}", $this->one([-1, 0, 725, 1_439]), $this->one([0, 60_000]), $this->does()));
         $heard = $this->some(6, fn (int $index): Heard => new Heard($this->to(0, count($links) - 1), $this->to(0, 3), $index + 1, "Message {$index}", $this->drives(far: true, saysValue: true), $this->some(2, fn (int $pass): Pass => new Pass($this->to(0, count($links) - 1), $this->to(1, 3), 100 + $pass))));
+        $sequences = $this->outputs === [] ? [] : $this->some(2, fn (int $index): Sequence => new Sequence($this->to(0, count($this->outputs) - 1), $this->to(0, 3), $this->one([0, 30, 1_000]), $this->some(4, fn (int $moment): Moment => new Moment("Step {$moment}", $this->one([0, 0, 20, 70, 2_000]), $this->does())), $this->does()));
+        $groups = $this->outputs === [] ? [] : $this->some(2, fn (int $index): Group => new Group($this->to(0, count($this->outputs) - 1), $this->does(saysValue: true)));
         $outputs = [];
         foreach ($this->outputs as $index => $output) {
             $range = Range::over(new ValueSpan(...$output['span']));
             $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far']);
         }
 
-        return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, []);
+        return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, []);
     }
 
     private function axis(): Axis

@@ -19,6 +19,14 @@ final readonly class BehaviourRules
             new ClockMissing,
             new PageMissing,
             new MiddleAtEnd,
+            new SequenceEndless,
+            new SequenceEmpty,
+            new StepLost,
+            new SequenceStartsItself,
+            new SequenceRestless,
+            new SequenceLeavesOn,
+            new ReversesAtOnce,
+            new StepsOverlap,
             new SilenceTooShort,
             new SilenceUnfed,
             new FailureKeepsOn,
@@ -27,6 +35,7 @@ final readonly class BehaviourRules
             new PulseTooShort,
             new MemoryShort,
             new RelayWears,
+            new SequenceWears,
             new TimeComesTwice,
         ];
     }

@@ -79,6 +79,7 @@ final readonly class BehaviourFaults
             ->node('slip-wifi', 'Slip Wi-Fi', NodeKind::Controller, 'slip', 'wifi-3v3-26io')
             ->link('slip-net', 'Slip network', 'ip')
             ->join('slip-net', 'slip-wifi', Role::Both, null, ['broker' => true]);
+        self::sequences($sketch);
         foreach (range(1, 24) as $lamp) {
             $sketch
                 ->output("crammed-{$lamp}", 'slip-crammed', "Lamp {$lamp}", OutputKind::Lamp)
@@ -94,5 +95,42 @@ final readonly class BehaviourFaults
             ->control('slip-stop', 'slip-node', 'Stop key')
             ->route('slip-stop', Action::Off, 'hand-lamp')
             ->hop('slip-stop hand-lamp off', 'slip-air', 'slip-node', 'slip-hand', 0x30);
+    }
+
+    private static function sequences(Sketch $sketch): void
+    {
+        $sketch
+            ->place('crane-yard', 'Crane yard')
+            ->node('crane', 'Crane', NodeKind::Controller, 'crane-yard', 'wifi-3v3-26io')
+            ->module('crane-relays', 'crane', 'relay-bank-4-high', 'Relays', FedFrom::Own)
+            ->output('crane-heat', 'crane', 'Cabin heat', OutputKind::Relay, 'crane-relays', 'IN1', '200 W heater with its own thermostat', ['hazards' => ['heat']])
+            ->output('crane-blink', 'crane', 'Blinker', OutputKind::Relay, 'crane-relays', 'IN2', '12 V lamp')
+            ->output('crane-hook', 'crane', 'Hook', OutputKind::Motor)
+            // sequence-empty
+            ->output('crane-idle', 'crane', 'Idle round', OutputKind::Sequence)
+            // sequence-restless, sequence-endless, sequence-wears
+            ->output('crane-flash', 'crane', 'Flash', OutputKind::Sequence, more: ['settings' => ['passes' => 0]])
+            ->step('crane-flash', 'crane-flash-1', 'Flash on')
+            ->step('crane-flash', 'crane-flash-2', 'Flash off', 50)
+            ->route('crane-flash-1', Action::On, 'crane-blink')
+            ->route('crane-flash-2', Action::Off, 'crane-blink')
+            // sequence-leaves-on, reverses-at-once, steps-overlap, sequence-starts-itself
+            ->output('crane-round', 'crane', 'Round', OutputKind::Sequence)
+            ->step('crane-round', 'crane-round-1', 'Up')
+            ->step('crane-round', 'crane-round-2', 'Down', 2_000)
+            ->step('crane-round', 'crane-round-3', 'Warm', 1_000)
+            ->step('crane-round', 'crane-round-4', 'Horn on', 500)
+            ->step('crane-round', 'crane-round-5', 'Horn off', 500)
+            ->output('crane-horn', 'crane', 'Hooter', OutputKind::Relay, 'crane-relays', 'IN3', '12 V horn')
+            ->route('crane-round-1', Action::Set, 'crane-hook', value: 60)
+            ->route('crane-round-2', Action::Set, 'crane-hook', value: -60)
+            ->route('crane-round-3', Action::On, 'crane-heat')
+            ->route('crane-round-4', Action::Pulse, 'crane-horn', 3_000)
+            ->route('crane-round-5', Action::Off, 'crane-horn')
+            ->route('crane-round-5', Action::On, 'crane-round')
+            // step-lost
+            ->control('crane-lost', 'crane', 'Lost step', ControlKind::Step)
+            ->control('crane-key', 'crane', 'Start key')
+            ->route('crane-key', Action::On, 'crane-flash');
     }
 }

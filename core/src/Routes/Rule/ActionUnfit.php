@@ -64,7 +64,7 @@ final readonly class ActionUnfit implements RouteRule
             ControlKind::Reading => 'A sensor says which side of a threshold it is on, again and again; it does not press.',
             ControlKind::Call => 'A call says who calls and nothing else: there is no value in it, and no letting go.',
             ControlKind::Text, ControlKind::Phrase, ControlKind::Gesture => 'It comes once and is over: there is nothing to hold or follow.',
-            ControlKind::Timer, ControlKind::Trigger => 'It happens once and is over: there is nothing to hold or follow.',
+            ControlKind::Timer, ControlKind::Trigger, ControlKind::Step => 'It happens once and is over: there is nothing to hold or follow.',
             ControlKind::Button, ControlKind::Key, ControlKind::Widget => 'A push button has no position to follow.',
         };
     }

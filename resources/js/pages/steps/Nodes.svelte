@@ -139,7 +139,7 @@
                     />{/if}
             </section>
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
-            <NodeControls {node} {index} {catalogue} />
+            <NodeControls {node} {index} {catalogue} {planId} />
             {#if bought && node.kind !== 'phone'}{#key node.id}<NodeCodes {node} {index} {catalogue} />{/key}{/if}
             <p class="mt-4 flex gap-4">
                 {#if !bought}<a class="quiet-link" href="#/plans/{planId}/power/{node.id}"

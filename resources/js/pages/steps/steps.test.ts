@@ -201,6 +201,7 @@ test('findings are grouped by how grave they are, and one click sends the fix', 
         detail: 'Why it matters.',
         remedy: 'What to do.',
         fix: label === null ? null : { label, operations: [{ op: 'remove', kind: 'node', id: 'n', values: {} }] },
+        otherFixes: [],
         about: [],
         step: 'nodes',
     });

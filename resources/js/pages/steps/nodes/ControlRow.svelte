@@ -21,6 +21,14 @@
     const field = $derived(kind === 'output' ? 'channel' : 'terminal');
     const channel = $derived('terminal' in thing ? thing.terminal : thing.channel);
 
+    /** What most leave as it is comes when it is asked for, or is otherwise. */
+    let more = $state(false);
+    const settings = $derived(ofKind?.settings ?? []);
+    const shown = $derived(
+        settings.filter((one) => more || !one.seldom || (thing.settings[one.name] ?? one.default) !== one.default),
+    );
+    const hidden = $derived(settings.length - shown.length);
+
     const current = $derived(thing.moduleId === null ? '' : `${thing.moduleId} ${channel}`);
     /** A servo goes to no relay's channel. */
     const fitting = $derived(
@@ -89,7 +97,7 @@
                             change('output', thing.id, { channel: text || null }),
                         )}
                 />{/if}
-            {#each ofKind?.settings ?? [] as field (field.name)}
+            {#each shown as field (field.name)}
                 <SettingInput
                     {field}
                     of={thing.name}
@@ -103,6 +111,12 @@
                         )}
                 />
             {/each}
+            {#if hidden > 0}<button
+                    type="button"
+                    class="quiet-link pb-1.5 text-[14px]"
+                    aria-label="More of {thing.name}"
+                    onclick={() => (more = true)}>more…</button
+                >{/if}
             {#if 'hazards' in thing}<OutputHazards output={thing} {catalogue} />{/if}
         </div>
     </td>

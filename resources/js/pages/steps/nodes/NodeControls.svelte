@@ -5,8 +5,20 @@
     import { ulid } from '../../../lib/ulid';
     import { add, workspace } from '../../../lib/workspace.svelte';
     import ControlRow from './ControlRow.svelte';
+    import NodeSequence from './NodeSequence.svelte';
 
-    let { node, index, catalogue }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue } = $props();
+    let {
+        node,
+        index,
+        catalogue,
+        planId,
+    }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue; planId: string } = $props();
+
+    const sequences = $derived(
+        index.outputsOf(node.id).filter((one) => one.kind === 'sequence' || one.kind === 'group'),
+    );
+    /** Steps are shown with what they are steps of. */
+    const placed = $derived(new Set(sequences.flatMap((one) => one.stepIds)));
 
     type Thing = Schemas['Control'] | Schemas['Output'];
     const lists = $derived([
@@ -23,8 +35,8 @@
             title: 'Controls',
             says: 'what works it',
             button: 'Add a control',
-            kinds: catalogue.controlKinds.filter((kind) => kind.homes.includes(node.kind)),
-            things: index.controlsOf(node.id) as Thing[],
+            kinds: catalogue.controlKinds.filter((kind) => kind.homes.includes(node.kind) && kind.key !== 'step'),
+            things: index.controlsOf(node.id).filter((one) => !placed.has(one.id)) as Thing[],
         },
     ]);
 
@@ -72,8 +84,8 @@
             <table class="ledger">
                 <thead
                     ><tr
-                        ><th class="w-[27%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
-                        ><th class={list.kinds.length === 1 ? 'w-[11%]' : 'w-[17%]'}>Kind</th><th
+                        ><th class="w-[25%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
+                        ><th class={list.kinds.length === 1 ? 'w-[11%]' : 'w-[19%]'}>Kind</th><th
                             >{list.things.some((thing) => kindOf(list.kind, thing)?.wired) ? 'On' : 'Details'}</th
                         ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
                     ></thead
@@ -99,3 +111,7 @@
         </section>
     {/each}
 </div>
+
+{#each sequences as output (output.id)}
+    <NodeSequence {output} {index} {catalogue} {planId} />
+{/each}

@@ -122,6 +122,7 @@ const field = (name: string, title: string, more: Partial<Schemas['SettingField'
     longest: null,
     nullable: false,
     assigned: false,
+    seldom: false,
     default: 1,
     unit: null,
     doc: title,

@@ -47,6 +47,7 @@ const finding = (id: string, title: string, fix: Schemas['Finding']['fix'] = nul
     detail: '',
     remedy: `Mend ${id}.`,
     fix,
+    otherFixes: [],
     about: [],
     step: 'routes',
 });
