@@ -10,6 +10,7 @@ use Rundfunk\Arbitration\Rule\PrecedenceIdle;
 use Rundfunk\Arbitration\Rule\RoutesFight;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposes;
+use Rundfunk\Behaviour\BehaviourCalculators;
 use Rundfunk\Behaviour\Rule\BehaviourRules;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\OffersCalculators;
@@ -108,6 +109,7 @@ use Rundfunk\Routes\Rule\ValueSpanUnknown;
 use Rundfunk\Routes\Step\CodeStep;
 use Rundfunk\Routes\Step\PathStep;
 use Rundfunk\View\AllOffView;
+use Rundfunk\View\AxisCurveView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
@@ -159,7 +161,7 @@ final class Shipped
 
     public static function calculators(): Calculators
     {
-        $calculators = ElectricalCalculators::all();
+        $calculators = [...ElectricalCalculators::all(), ...BehaviourCalculators::all()];
         foreach (self::knowledge()->media->everyOffering(OffersCalculators::class) as $offers) {
             $calculators = [...$calculators, ...$offers->calculators()];
         }
@@ -186,6 +188,7 @@ final class Shipped
             new PartsListView,
             new CodeGridView,
             new SequenceStripView,
+            new AxisCurveView,
             ...array_merge([], ...array_values($byMedium)),
         );
     }

@@ -132,6 +132,7 @@ final class CBehaviour
             [$has->thresholds, CEngine::BEYOND],
             [$has->sticks, CEngine::POSITION],
             [$has->travels, CEngine::TRAVEL],
+            [$has->mixes, CEngine::MIXED],
             [$has->zones, CEngine::ZONE],
             [$has->timesOfDay, CEngine::STRUCK],
         ] as [$wanted, $part]) {
@@ -262,7 +263,7 @@ final class CBehaviour
         $axis = $stick->axis;
         $steps = CFeatures::steps($stick);
         $lines = [
-            self::note($stick->name), "static void node_stick_{$index}(struct node_state *me, int32_t raw)", '{',
+            self::note($stick->name), "static void node_stick_{$index}(struct node_state *me, const struct node_inputs *in)", '{',
             "    uint8_t first = !me->stick_{$index}_has;",
             '    int16_t position;',
             ...(CFeatures::travels($stick) ? ['    int16_t value;'] : []),
@@ -270,7 +271,7 @@ final class CBehaviour
             ...($stick->repeatMs > 0 ? ['    uint8_t again;'] : []),
             "    if (!first && node_since(me, me->stick_{$index}_looked) < {$stick->everyMs}) {", '        return;', '    }',
             "    me->stick_{$index}_has = 1;", "    me->stick_{$index}_looked = me->now_ms;",
-            "    position = node_position(raw, {$axis->lowest}L, {$axis->centre}L, {$axis->highest}L, {$axis->deadBand}, {$axis->expo});",
+            '    position = '.$this->position($index).';',
         ];
         if ($steps) {
             $lines = [...$lines, "    pushed = node_zone(me->stick_{$index}_zone, position);", "    if (pushed == me->stick_{$index}_zone) {", '        pushed = 0;', '    } else {', "        me->stick_{$index}_zone = pushed;", '    }'];
@@ -289,6 +290,13 @@ final class CBehaviour
         return [...$lines, '}', ''];
     }
 
+    private function position(int $stick): string
+    {
+        $axis = $this->tables->sticks[$stick]->axis;
+
+        return "node_position(in->{$this->stickNames[$stick]}, {$axis->lowest}L, {$axis->centre}L, {$axis->highest}L, {$axis->deadBand}, {$axis->expo})";
+    }
+
     /** @return list<string> */
     private function moving(int $stick, string $list, int $number, ?Travel $travel, ?int $step, string $anyway, string $then): array
     {
@@ -296,9 +304,10 @@ final class CBehaviour
             return ['    if (pushed == '.(($step ?? 1) < 0 ? '-1' : '1').') {', "        {$then}", '    }'];
         }
         $reverse = $travel->reverse ? '1' : '0';
+        $position = $travel->mixedWith < 0 ? 'position' : 'node_mixed(position, '.($travel->mixSubtracts ? '-' : '').$this->position($travel->mixedWith).')';
 
         return [
-            "    value = node_travel(position, {$travel->lowest}, {$travel->highest}, {$reverse}, {$travel->trim}, {$travel->endLow}, {$travel->endHigh});",
+            "    value = node_travel({$position}, {$travel->lowest}, {$travel->highest}, {$reverse}, {$travel->trim}, {$travel->endLow}, {$travel->endHigh});",
             "    if ({$anyway} || value != me->stick_{$stick}_{$list}[{$number}]) {",
             "        me->stick_{$stick}_{$list}[{$number}] = value;",
             "        {$then}",
@@ -421,7 +430,7 @@ final class CBehaviour
             $body = [...$body, ...$this->gauge($index, $gauge)];
         }
         foreach ($this->tables->sticks as $index => $stick) {
-            $body = [...$body, ...(CFeatures::anything($stick->does) ? ["    node_stick_{$index}(me, in->{$this->stickNames[$index]});"] : [])];
+            $body = [...$body, ...(CFeatures::anything($stick->does) ? ["    node_stick_{$index}(me, in);"] : [])];
         }
         foreach ($this->tables->clocks as $index => $clock) {
             $body = [...$body, ...$this->strike($index, $clock)];

@@ -205,6 +205,15 @@ final readonly class CEngine
         }
         C;
 
+    public const MIXED = <<<'C'
+        /* Driving and steering to one side of a vehicle: made smaller where a side would be more than full. */
+        static int16_t node_mixed(int16_t position, int16_t other)
+        {
+            int32_t most = (int32_t)(position < 0 ? -position : position) + (other < 0 ? -other : other);
+            return (int16_t)((int32_t)(position + other) * 1024 / (most < 1024 ? 1024 : most));
+        }
+        C;
+
     public const ZONE = <<<'C'
         /* A stick pushed half way asks for one step; it must come back before the next. */
         static int8_t node_zone(int8_t before, int16_t position)

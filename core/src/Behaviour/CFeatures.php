@@ -19,6 +19,7 @@ final readonly class CFeatures
         public bool $thresholds,
         public bool $sticks,
         public bool $travels,
+        public bool $mixes,
         public bool $zones,
         public bool $timesOfDay,
         public bool $drives,
@@ -60,6 +61,7 @@ final readonly class CFeatures
             $switched !== [],
             $sticks !== [],
             array_filter($sticks, self::travels(...)) !== [],
+            array_filter($sticks, self::mixes(...)) !== [],
             array_filter($sticks, self::steps(...)) !== [],
             array_filter($clocks, static fn (Clock $clock): bool => $clock->atMinute >= 0) !== [],
             $drives !== [],
@@ -116,6 +118,11 @@ final readonly class CFeatures
     public static function travels(Stick $stick): bool
     {
         return array_filter([...$stick->does->drives, ...$stick->does->tells], static fn (Drive|Tell $one): bool => $one->travel !== null) !== [];
+    }
+
+    public static function mixes(Stick $stick): bool
+    {
+        return array_filter([...$stick->does->drives, ...$stick->does->tells], static fn (Drive|Tell $one): bool => $one->travel !== null && $one->travel->mixedWith >= 0) !== [];
     }
 
     public static function steps(Stick $stick): bool

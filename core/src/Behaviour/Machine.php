@@ -96,7 +96,7 @@ final class Machine
             $this->gauge($index, $gauge, $inputs->gauges[$index] ?? Gauge::FAILED);
         }
         foreach ($this->tables->sticks as $index => $stick) {
-            $this->follow($index, $stick, $inputs->sticks[$index] ?? $stick->axis->centre);
+            $this->follow($index, $stick, $inputs);
         }
         foreach ($this->tables->clocks as $index => $clock) {
             $this->strike($index, $clock, $minuteOfDay);
@@ -295,7 +295,19 @@ final class Machine
         }
     }
 
-    private function follow(int $index, Stick $stick, int $raw): void
+    private function position(int $index, Inputs $inputs): int
+    {
+        $axis = $this->tables->sticks[$index]->axis;
+
+        return $axis->position($inputs->sticks[$index] ?? $axis->centre);
+    }
+
+    private function along(Travel $travel, int $position, Inputs $inputs): int
+    {
+        return $travel->value($travel->mixedWith < 0 ? $position : $travel->mixed($position, $this->position($travel->mixedWith, $inputs)));
+    }
+
+    private function follow(int $index, Stick $stick, Inputs $inputs): void
     {
         $at = &$this->state->sticks[$index];
         $first = ! $at['has'];
@@ -304,7 +316,7 @@ final class Machine
         }
         $at['has'] = true;
         $at['looked'] = $this->now;
-        $position = $stick->axis->position($raw);
+        $position = $this->position($index, $inputs);
         $before = $at['zone'];
         $at['zone'] = self::zone($before, $position);
         $pushed = $at['zone'] !== $before ? $at['zone'] : 0;
@@ -316,7 +328,7 @@ final class Machine
 
                 continue;
             }
-            $value = $drive->travel->value($position);
+            $value = $this->along($drive->travel, $position, $inputs);
             if ($first || $value !== $at['drives'][$number]) {
                 $at['drives'][$number] = $value;
                 $this->put($drive, Turn::Worked, $value);
@@ -334,7 +346,7 @@ final class Machine
 
                 continue;
             }
-            $value = $tell->travel->value($position);
+            $value = $this->along($tell->travel, $position, $inputs);
             if ($first || $again || $value !== $at['tells'][$number]) {
                 $at['tells'][$number] = $value;
                 $this->tell($tell, Turn::Worked, $value);

@@ -116,7 +116,7 @@ final class Tabulation
         return match ($control->kind) {
             ControlKind::Button => new Contact($control->name, ContactKind::Key, $control->debounceMs, $settings->whole('repeatMs'), $this->does($control)),
             ControlKind::Switch => new Contact($control->name, ContactKind::Switch, $control->debounceMs, $settings->whole('repeatMs'), $this->does($control)),
-            ControlKind::Axis => new Stick($control->name, $this->axis($control, $settings), $settings->whole('everyMs'), $settings->whole('repeatMs'), $this->does($control)),
+            ControlKind::Axis => new Stick($control->name, $this->axis($control), $settings->whole('everyMs'), $settings->whole('repeatMs'), $this->does($control)),
             ControlKind::Reading => $this->gauge($control, $settings),
             ControlKind::Timer => new Clock($control->name, self::minute($settings->textOrNull('at')), ($settings->wholeOrNull('everyMin') ?? 0) * 60_000, $this->does($control)),
             ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => $slider
@@ -126,23 +126,14 @@ final class Tabulation
         };
     }
 
-    private function axis(Control $control, Values $settings): Axis
+    private function axis(Control $control): Axis
     {
-        $lowest = $settings->whole('rawLowest');
-        $highest = $settings->wholeOrNull('rawHighest') ?? (1 << ($this->knowledge->catalogue->boardOf($this->node)->analogueBits ?? 10)) - 1;
-        $centre = $settings->wholeOrNull('rawCentre') ?? intdiv($lowest + $highest, 2);
-        if ($centre === $lowest || $centre === $highest) {
+        $axis = Axes::of($control, $this->knowledge->catalogue->boardOf($this->node));
+        if ($axis === null) {
             $this->leftOut[] = "{$control->name}: its middle is at one of its ends, so it is taken as not calibrated.";
-            [$lowest, $centre, $highest] = [0, 512, 1_023];
         }
 
-        return new Axis($lowest, $centre, $highest, self::share($settings->whole('deadBand')), self::share($settings->whole('expo')));
-    }
-
-    /** Per cent as 1024ths. */
-    private static function share(int $percent): int
-    {
-        return intdiv($percent * Axis::FULL, 100);
+        return $axis ?? new Axis(0, 512, 1_023);
     }
 
     private function gauge(Control $control, Values $settings): Gauge
@@ -235,15 +226,27 @@ final class Tabulation
         };
     }
 
+    private static function isStick(Control $control): bool
+    {
+        return $control->kind === ControlKind::Axis || ($control->kind === ControlKind::Widget && $control->saysValue());
+    }
+
     private function travel(Control $control, Route $route): ?Travel
     {
-        $isStick = $control->kind === ControlKind::Axis || ($control->kind === ControlKind::Widget && $control->saysValue());
-        if (! $isStick || $route->action !== Action::Set || $route->value !== null) {
+        if (! self::isStick($control) || $route->action !== Action::Set || $route->value !== null) {
             return null;
         }
         $range = Range::of($this->plan->output($route->outputId));
+        $sticks = array_keys(array_filter($this->plan->controlsOf($this->node), self::isStick(...)));
+        $mixed = null;
+        foreach ($sticks as $place => $index) {
+            $mixed = $this->plan->controlsOf($this->node)[$index]->id === $route->mixedId ? $place : $mixed;
+        }
+        if ($route->mixedId !== null && $mixed === null) {
+            $this->leftOut[] = RouteNames::of($this->plan, $route).': what is mixed with it is no stick of this node.';
+        }
 
-        return new Travel($range->lowest, $range->highest);
+        return new Travel($range->lowest, $range->highest, $route->reverse, Axes::share($route->trim), Axes::share($route->endLow), Axes::share($route->endHigh), $mixed ?? -1, $route->mixSubtracts);
     }
 
     /** @return list<Heard> */

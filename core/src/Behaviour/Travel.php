@@ -12,6 +12,8 @@ final readonly class Travel
      * @param  int  $trim  −512…512, added to −1024…1024
      * @param  int  $endLow  0–1024: how much of its way down it goes
      * @param  int  $endHigh  0–1024: how much of its way up
+     * @param  int  $mixedWith  another of the node's sticks that is added to it, from 0; −1 for none
+     * @param  bool  $mixSubtracts  that one is taken away instead
      */
     public function __construct(
         public int $lowest,
@@ -20,7 +22,24 @@ final readonly class Travel
         public int $trim = 0,
         public int $endLow = Axis::FULL,
         public int $endHigh = Axis::FULL,
+        public int $mixedWith = -1,
+        public bool $mixSubtracts = false,
     ) {
+    }
+
+    /**
+     * Driving and steering to the two sides of a vehicle: their sum and their difference, both made smaller where one of them would
+     * be more than full. Common practice.
+     *
+     * @param  int  $position  −1024…1024
+     * @param  int  $other  −1024…1024
+     * @return int −1024…1024
+     */
+    public function mixed(int $position, int $other): int
+    {
+        $sum = $position + ($this->mixSubtracts ? -$other : $other);
+
+        return intdiv($sum * Axis::FULL, max(Axis::FULL, abs($position) + abs($other)));
     }
 
     /**

@@ -240,10 +240,11 @@ final class Sketch
         ]);
     }
 
-    public function route(string $control, Action $action, string $output, ?int $pulseMs = null, ?int $value = null): self
+    /** @param  array<string, bool|int|string|null>  $more further fields: reverse, trim, endLow, endHigh, mixedId, mixSubtracts */
+    public function route(string $control, Action $action, string $output, ?int $pulseMs = null, ?int $value = null, array $more = []): self
     {
         return $this->put(ThingKind::Route, "{$control} {$output} {$action->value}", [
-            'controlId' => $this->id($control), 'outputId' => $this->id($output), 'action' => $action->value, 'pulseMs' => $pulseMs, 'value' => $value,
+            'controlId' => $this->id($control), 'outputId' => $this->id($output), 'action' => $action->value, 'pulseMs' => $pulseMs, 'value' => $value, ...$more,
         ]);
     }
 

@@ -13,6 +13,12 @@ final readonly class Route implements Thing
 {
     /**
      * @param  int|null  $value  for a set: to which value, null when the control says it; for a step: how far, up or down
+     * @param  bool  $reverse  for a stick: the other way round at this target
+     * @param  int  $trim  for a stick: added to its way, per cent
+     * @param  int  $endLow  for a stick: how much of its way down it goes, per cent
+     * @param  int  $endHigh  for a stick: how much of its way up
+     * @param  string|null  $mixedId  for a stick: another that is added to it, as steering is to driving
+     * @param  bool  $mixSubtracts  that one is taken away instead: the other side of a vehicle
      */
     public function __construct(
         public string $id,
@@ -22,6 +28,12 @@ final readonly class Route implements Thing
         public ?int $pulseMs = null,
         public int $order = 0,
         public ?int $value = null,
+        public bool $reverse = false,
+        public int $trim = 0,
+        public int $endLow = 100,
+        public int $endHigh = 100,
+        public ?string $mixedId = null,
+        public bool $mixSubtracts = false,
     ) {
     }
 
@@ -40,6 +52,12 @@ final readonly class Route implements Thing
             Field::whole('pulseMs', 10, 3_600_000, 'For a pulse: how long, milliseconds.')->nullable(),
             Field::order(),
             Field::whole('value', -10_000, 10_000, 'For a set: to which value; none when the control says it. For a step: how far, up or down.')->nullable(),
+            Field::flag('reverse', 'For a stick: whether it works this output the other way round.'),
+            Field::whole('trim', -50, 50, 'For a stick: what is added to its way, per cent of it.', 0),
+            Field::whole('endLow', 0, 100, 'For a stick: how much of the way down the output goes, per cent.', 100),
+            Field::whole('endHigh', 0, 100, 'For a stick: how much of the way up the output goes, per cent.', 100),
+            Field::mentions('mixedId', ThingKind::Control, 'For a stick: another stick of its node that is added to it, as steering is to driving.'),
+            Field::flag('mixSubtracts', 'Whether that one is taken away instead: the other side of a vehicle.'),
         );
     }
 
@@ -53,6 +71,12 @@ final readonly class Route implements Thing
             $values->wholeOrNull('pulseMs'),
             $values->whole('order'),
             $values->wholeOrNull('value'),
+            $values->flag('reverse'),
+            $values->whole('trim'),
+            $values->whole('endLow'),
+            $values->whole('endHigh'),
+            $values->textOrNull('mixedId'),
+            $values->flag('mixSubtracts'),
         );
     }
 
@@ -94,6 +118,12 @@ final readonly class Route implements Thing
             'pulseMs' => $this->pulseMs,
             'order' => $this->order,
             'value' => $this->value,
+            'reverse' => $this->reverse,
+            'trim' => $this->trim,
+            'endLow' => $this->endLow,
+            'endHigh' => $this->endHigh,
+            'mixedId' => $this->mixedId,
+            'mixSubtracts' => $this->mixSubtracts,
         ];
     }
 }

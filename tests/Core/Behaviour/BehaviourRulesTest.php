@@ -43,6 +43,14 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a middle at its end' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 1_023, 'rawHighest' => 1_023]), ['Axis has its middle at one of its ends']];
         yield 'a middle beyond all that a 10-bit board reads' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 2_048]), ['Axis has its middle at one of its ends']];
 
+        $mixed = static fn (string $with): Sketch => $axis([])->control('b', 'n', 'Other', ControlKind::Axis, 's', 'Y')->control('k', 'n', 'Key')->output('m', 'n', 'Motor', OutputKind::Motor)
+            ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->control('f', 'far', 'Far stick', ControlKind::Axis)
+            ->route('a', Action::Set, 'm', more: ['mixedId' => self::sketch()->id($with)]);
+        yield 'two sticks of one node' => ['mix-elsewhere', static fn () => $mixed('b'), []];
+        yield 'a stick with a key' => ['mix-elsewhere', static fn () => $mixed('k'), ['Key cannot be mixed with Axis']];
+        yield 'a stick of another node' => ['mix-elsewhere', static fn () => $mixed('f'), ['Far stick cannot be mixed with Axis']];
+        yield 'a stick with itself' => ['mix-elsewhere', static fn () => $mixed('a'), ['Axis cannot be mixed with Axis']];
+
         $held = static fn (array $control, array $output, Action $action = Action::Momentary, array $hazards = ['motion']): Sketch => self::pairOf()->control('k', 'hand', 'Key', settings: $control)
             ->output('winch', 'far', 'Winch', more: ['hazards' => $hazards, 'settings' => $output])->route('k', $action, 'winch');
         yield 'a winch held by radio' => ['held-for-ever', static fn () => $held([], []), ['Winch goes on when Hand falls silent']];

@@ -8,6 +8,7 @@ use Rundfunk\Behaviour\Gauge;
 use Rundfunk\Behaviour\Inputs;
 use Rundfunk\Behaviour\Machine;
 use Rundfunk\Behaviour\Message;
+use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
@@ -223,6 +224,27 @@ final class MachineTest extends CoreTestCase
         }
         // Half way less a dead band of a tenth: (0.5 − 0.1) ÷ 0.9 = 0.44.
         self::assertSame([0, 0, 100, 100, 44, -44, -100, -100, 0], $values);
+    }
+
+    public function test_driving_and_steering_are_mixed_to_the_two_sides_of_a_vehicle(): void
+    {
+        $sketch = self::three();
+        $plan = $sketch->module('stick', 'hand', 'joystick', 'Stick')
+            ->control('drive', 'hand', 'Drive', ControlKind::Axis, settings: ['rawLowest' => 0, 'rawCentre' => 512, 'rawHighest' => 1_024, 'deadBand' => 0])
+            ->control('steer', 'hand', 'Steer', ControlKind::Axis, settings: ['rawLowest' => 0, 'rawCentre' => 512, 'rawHighest' => 1_024, 'deadBand' => 0])
+            ->output('left', 'far', 'Left', OutputKind::Motor)->output('right', 'far', 'Right', OutputKind::Motor)
+            ->route('drive', Action::Set, 'left', more: ['mixedId' => $sketch->id('steer')])
+            ->route('drive', Action::Set, 'right', more: ['mixedId' => $sketch->id('steer'), 'mixSubtracts' => true])
+            ->assigned();
+        $rig = self::rig($plan);
+        $sides = static fn (int $drive, int $steer): array => [$rig->put('Hand', 'Drive', $drive)->put('Hand', 'Steer', $steer)->shows('Far', 'Left'), $rig->shows('Far', 'Right')];
+        self::assertSame([50, 50], $sides(768, 512), 'straight on');
+        self::assertSame([75, 25], $sides(768, 640), 'a bend: half and a quarter');
+        self::assertSame([100, -100], $sides(512, 1_024), 'on the spot');
+        self::assertSame([100, 0], $sides(1_024, 1_024), 'L = t + s, R = t − s, both divided by the greater: 2 and 0 come to 1 and 0');
+        self::assertSame([-100, -33], $sides(0, 256), 'backwards');
+        self::assertSame([0, 0], $sides(512, 512));
+        self::assertSame([], array_filter(self::checker()->check($plan)->all(), static fn (Finding $finding): bool => in_array($finding->rule(), ['routes-fight', 'control-without-route'], true)), 'the two sides are no masters that contradict');
     }
 
     public function test_a_stick_pushed_asks_for_one_step_and_must_come_back_before_the_next(): void

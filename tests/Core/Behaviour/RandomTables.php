@@ -40,6 +40,8 @@ final class RandomTables
     /** @var list<array{span: array{int, int}, precedence: Precedence, silenceMs: int, masters: int, far: int}> */
     private array $outputs = [];
 
+    private int $stickCount = 0;
+
     private function __construct(int $seed)
     {
         $this->random = new Randomizer(new Mt19937($seed));
@@ -58,7 +60,8 @@ final class RandomTables
         $links = array_map(static fn (int $index): LinkEnds => new LinkEnds("Link {$index}", 'packet-radio', 1, ['This', 'That', 'Other']), range(0, $this->to(0, 2)));
         $contacts = $this->some(5, fn (int $index): Contact => new Contact("Key {$index}", $kind = $this->one(ContactKind::cases()), $kind === ContactKind::Notice ? 0 : $this->one([0, 5, 20, 60]), $this->one([0, 0, 40, 250]), $this->does()));
         $gauges = $this->some(2, fn (int $index): Gauge => new Gauge("Reading {$index}", $this->to(0, 3) > 0, $this->to(-40_000, 40_000), $this->to(0, 3_000), $this->to(0, 1) === 1, $this->to(1, 5) * 1_000, $this->one(OnFailure::cases()), $this->does(saysValue: true)));
-        $sticks = $this->some(2, fn (int $index): Stick => new Stick("Stick {$index}", $this->axis(), $this->one([20, 50, 200]), $this->one([0, 100, 500]), $this->does(moves: true)));
+        $this->stickCount = $this->to(0, 2);
+        $sticks = $this->exactly($this->stickCount, fn (int $index): Stick => new Stick("Stick {$index}", $this->axis(), $this->one([20, 50, 200]), $this->one([0, 100, 500]), $this->does(moves: true)));
         $clocks = $this->some(2, fn (int $index): Clock => new Clock("Clock {$index}", $this->one([-1, 0, 725, 1_439]), $this->one([0, 60_000]), $this->does()));
         $heard = $this->some(6, fn (int $index): Heard => new Heard($this->to(0, count($links) - 1), $this->to(0, 3), $index + 1, "Message {$index}", $this->drives(far: true, saysValue: true), $this->some(2, fn (int $pass): Pass => new Pass($this->to(0, count($links) - 1), $this->to(1, 3), 100 + $pass))));
         $sequences = $this->outputs === [] ? [] : $this->some(2, fn (int $index): Sequence => new Sequence($this->to(0, count($this->outputs) - 1), $this->to(0, 3), $this->one([0, 30, 1_000]), $this->some(4, fn (int $moment): Moment => new Moment("Step {$moment}", $this->one([0, 0, 20, 70, 2_000]), $this->does())), $this->does()));
@@ -113,7 +116,7 @@ final class RandomTables
     /** @param  array{int, int}  $span */
     private function travel(array $span): Travel
     {
-        return new Travel($span[0], $span[1], $this->to(0, 1) === 1, $this->to(-512, 512), $this->to(0, 1_024), $this->to(0, 1_024));
+        return new Travel($span[0], $span[1], $this->to(0, 1) === 1, $this->to(-512, 512), $this->to(0, 1_024), $this->to(0, 1_024), $this->to(-1, $this->stickCount - 1), $this->to(0, 1) === 1);
     }
 
     private function value(Action $action, bool $sourceSays): ?int
@@ -133,8 +136,19 @@ final class RandomTables
      */
     private function some(int $most, callable $make): array
     {
+        return $this->exactly($this->to(0, $most), $make);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(int): T  $make
+     * @return list<T>
+     */
+    private function exactly(int $count, callable $make): array
+    {
         $made = [];
-        for ($index = 0, $count = $this->to(0, $most); $index < $count; $index++) {
+        for ($index = 0; $index < $count; $index++) {
             $made[] = $make($index);
         }
 

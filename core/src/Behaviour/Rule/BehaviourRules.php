@@ -19,6 +19,7 @@ final readonly class BehaviourRules
             new ClockMissing,
             new PageMissing,
             new MiddleAtEnd,
+            new MixElsewhere,
             new SequenceEndless,
             new SequenceEmpty,
             new StepLost,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
+use Rundfunk\Behaviour\Axes;
 use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
@@ -24,15 +25,14 @@ final readonly class MiddleAtEnd implements ControlRule
         if ($control->kind !== ControlKind::Axis) {
             return [];
         }
-        $settings = new Values($control->settings);
-        $lowest = $settings->whole('rawLowest');
-        $highest = $settings->wholeOrNull('rawHighest');
-        $centre = $settings->wholeOrNull('rawCentre');
-        $most = $highest ?? (1 << ($look->board($look->plan->node($control->nodeId))->analogueBits ?? 10)) - 1;
-        $middle = $centre ?? intdiv($lowest + $most, 2);
-        if ($middle > min($lowest, $most) && $middle < max($lowest, $most)) {
+        $board = $look->board($look->plan->node($control->nodeId));
+        if (Axes::of($control, $board) !== null) {
             return [];
         }
+        $settings = new Values($control->settings);
+        $lowest = $settings->whole('rawLowest');
+        $most = $settings->wholeOrNull('rawHighest') ?? (1 << ($board->analogueBits ?? 10)) - 1;
+        $middle = $settings->wholeOrNull('rawCentre') ?? intdiv($lowest + $most, 2);
 
         return [Finding::fault(
             "{$control->name} has its middle at one of its ends",

@@ -67,6 +67,10 @@ final readonly class BehaviourFaults
             ->route('page', Action::On, 'vent')
             // axis-middle-at-end
             ->control('tilt', 'slip-hand', 'Tilt', ControlKind::Axis, 'slip-hand-stick', 'X', ['rawLowest' => 0, 'rawCentre' => 0, 'rawHighest' => 1023])
+            // mix-elsewhere
+            ->output('hand-arm', 'slip-hand', 'Arm', OutputKind::Servo)
+            ->control('swing', 'slip-hand', 'Swing', ControlKind::Axis, 'slip-hand-stick', 'Y')
+            ->route('swing', Action::Set, 'hand-arm', more: ['mixedId' => $sketch->id('winch-key')])
             // failure-keeps-on, thresholds-cross, hysteresis-missing
             ->control('cool', 'slip-node', 'Cool', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 60.0, 'hysteresis' => 0.0, 'beyond' => 'below', 'intervalS' => 30])
             ->control('hot', 'slip-node', 'Hot', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 50.0, 'beyond' => 'above', 'intervalS' => 30])

@@ -15,6 +15,7 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\PublishesReadings;
 
@@ -24,7 +25,7 @@ final readonly class ControlWithoutRoute implements ControlRule
     public function check(Control $control, Look $look): iterable
     {
         $node = $look->plan->node($control->nodeId);
-        if ($look->plan->routesFrom($control) === [] && ! self::isPublished($look->plan, $control, $node, $look->knowledge)) {
+        if ($look->plan->routesFrom($control) === [] && $look->plan->having(Route::class, 'mixedId', $control->id) === [] && ! self::isPublished($look->plan, $control, $node, $look->knowledge)) {
             return [Finding::warning(
                 "{$control->name} of {$node->name} does nothing",
                 Spot::of($control, "{$node->name}, {$control->name}"),

@@ -6,6 +6,7 @@
     import SettingInput from '../../../widgets/SettingInput.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
+    import AxisCalibration from './AxisCalibration.svelte';
     import OutputHazards from './OutputHazards.svelte';
 
     /** A control or an output of a node: its name, its kind, the channel it is on, and what its kind asks besides. */
@@ -127,3 +128,6 @@
         /></td
     >
 </tr>
+{#if kind === 'control' && thing.kind === 'axis' && more}
+    <tr><td colspan="4"><AxisCalibration control={thing as Schemas['Control']} /></td></tr>
+{/if}

@@ -11,6 +11,7 @@
     import TextField from '../../../widgets/TextField.svelte';
     import OutputMasters from './OutputMasters.svelte';
     import ReactionBar from './ReactionBar.svelte';
+    import StickTarget from './StickTarget.svelte';
 
     /** What one control does to one output: the action with its figures, the way there, the masters, the findings. */
     interface Props {
@@ -122,6 +123,11 @@
             <a class="quiet-link pb-1" href="#/plans/{planId}/map/{route.id}">Trace on the line map</a>
         {/if}
     </div>
+    {#if route?.action === 'set' && route.value === null && control.kind === 'axis'}<StickTarget
+            {route}
+            {control}
+            {index}
+        />{/if}
     {#if view?.time}<ReactionBar time={view.time} />{/if}
     <OutputMasters {output} {masters} {index} {catalogue} />
     {#each findings as finding (finding.id)}

@@ -1,0 +1,20 @@
+import { chromium } from '@playwright/test';
+const base='http://127.0.0.1:8000';
+const browser = await chromium.launch({ executablePath:'/usr/bin/chromium', args:['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync','--disable-dev-shm-usage']});
+const page = await browser.newPage({ viewport:{width:1280,height:800}});
+await page.goto(`${base}/#/sign-in`);
+await page.getByLabel('E-mail address').fill('demo@linden-hollow.example');
+await page.getByLabel('Password').fill('linden hollow');
+await page.getByRole('button',{name:'Sign in'}).click();
+const a = await page.getByRole('link',{name:'Linden Hollow',exact:true}).getAttribute('href');
+await page.goto(`${base}/${a}/nodes`); await page.waitForTimeout(1000);
+await page.getByRole('link',{name:'Stick box'}).first().click(); await page.waitForTimeout(700);
+await page.getByRole('button',{name:'More of Drive 1'}).click(); await page.waitForTimeout(700);
+await page.getByLabel('What it reads, moved').fill('512, 511, 640, 900, 1015, 1015, 700, 400, 60, 12, 12, 300, 505, 511, 512, 512, 511, 512');
+await page.getByRole('button',{name:'Find ends and middle'}).click(); await page.waitForTimeout(700);
+await page.evaluate(()=>document.querySelector('textarea').scrollIntoView({block:'center'})); await page.waitForTimeout(300);
+await page.screenshot({path:'/tmp/s3.png'});
+await page.goto(`${base}/${a}/routes`); await page.waitForTimeout(1500); await page.getByRole('gridcell',{name:/Drive 1/}).first().click().catch(e=>console.log(e.message)); await page.waitForTimeout(800);
+
+await page.screenshot({path:'/tmp/s4.png'});
+await browser.close();

@@ -1,0 +1,40 @@
+import { expect, open, register, test } from './stage';
+
+test.use({ provoked: /422/ });
+
+test('a stick is calibrated from what it was seen to read, and fitted to one of its targets', async ({ page }) => {
+    await register(page);
+    const address = await open(page, 'linden-hollow');
+    await page.getByRole('link', { name: 'Nodes' }).click();
+    await page.getByRole('link', { name: 'Stick box', exact: true }).click();
+    await page.getByRole('button', { name: 'More of Drive 1' }).click();
+    const curve = page.getByRole('img', { name: 'Curve of Drive 1' });
+    await expect(curve).toHaveAccessibleName(/from 0 by 511 to 1023/);
+
+    const samples = page.getByLabel('What it reads, moved to both ends and let go');
+    await samples.fill('512 512 512');
+    await page.getByRole('button', { name: 'Find ends and middle' }).click();
+    await expect(page.getByRole('alert')).toContainText('samples must be from 8');
+    await samples.fill('512, 511, 640, 900, 1015, 1015, 700, 400, 60, 12, 12, 300, 505, 511, 512, 512, 511, 512');
+    await page.getByRole('button', { name: 'Find ends and middle' }).click();
+    await expect(page.getByText('From 12 by 512 to 1015, wavering by 7')).toBeVisible();
+    await page.getByRole('button', { name: 'Take these' }).click();
+    await expect(curve).toHaveAccessibleName(/from 12 by 512 to 1015/);
+    // Softer about the middle: half way up it is at less than half.
+    await page.getByLabel('Expo, % of Drive 1').fill('70');
+    await page.keyboard.press('Tab');
+    await expect(curve).toHaveAccessibleName(/half way up it is at 2\d %/);
+
+    await page.goto(`/${address}/routes`);
+    await page.getByRole('row', { name: /Drive 1/ }).getByRole('gridcell', { name: /set/ }).click();
+    const cell = page.getByRole('region', { name: 'The chosen cell' });
+    await cell.getByLabel('Direction').selectOption('true');
+    await cell.getByLabel('Up to, %').fill('60');
+    await page.keyboard.press('Tab');
+    await cell.getByLabel('Mixed with').selectOption({ label: 'Turn 1' });
+    await cell.getByLabel('which is').selectOption('true');
+    await page.reload();
+    await page.getByRole('row', { name: /Drive 1/ }).getByRole('gridcell', { name: /set/ }).click();
+    await expect(cell.getByLabel('Up to, %')).toHaveValue('60');
+    await expect(cell.getByLabel('which is')).toHaveValue('true');
+});
