@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, open, register, test } from './stage';
 
 test.use({ provoked: /422/ });
@@ -25,16 +26,20 @@ test('a stick is calibrated from what it was seen to read, and fitted to one of 
     await page.keyboard.press('Tab');
     await expect(curve).toHaveAccessibleName(/half way up it is at 2\d %/);
 
-    await page.goto(`/${address}/routes`);
-    await page.getByRole('row', { name: /Drive 1/ }).getByRole('gridcell', { name: /set/ }).click();
+    // The switch table shows what is in sight: a route's own address leads to its cell.
+    const plan = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8'));
+    const control = plan.controls.find((one: { name: string }) => one.name === 'Drive 1');
+    const route = plan.routes.find((one: { controlId: string }) => one.controlId === control.id);
+    await page.goto(`/${address}/routes/${route.id}`);
     const cell = page.getByRole('region', { name: 'The chosen cell' });
     await cell.getByLabel('Direction').selectOption('true');
     await cell.getByLabel('Up to, %').fill('60');
     await page.keyboard.press('Tab');
     await cell.getByLabel('Mixed with').selectOption({ label: 'Turn 1' });
     await cell.getByLabel('which is').selectOption('true');
-    await page.reload();
-    await page.getByRole('row', { name: /Drive 1/ }).getByRole('gridcell', { name: /set/ }).click();
+    await expect(page.getByText(/^saved · version 7$/)).toBeVisible();
+    await page.goto('about:blank');
+    await page.goto(`/${address}/routes/${route.id}`);
     await expect(cell.getByLabel('Up to, %')).toHaveValue('60');
     await expect(cell.getByLabel('which is')).toHaveValue('true');
 });
