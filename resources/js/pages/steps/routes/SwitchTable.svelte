@@ -130,7 +130,6 @@
                     {@const one = 'at' in piece ? columns[piece.at] : undefined}
                     {#if 'at' in piece && one !== undefined}<th
                             scope="col"
-                            id="c{piece.at}"
                             aria-colindex={piece.at + 2}
                             title={one.output.name}
                             class="text-soft truncate px-2 pb-1.5 text-left font-normal {one.first

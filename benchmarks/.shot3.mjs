@@ -1,0 +1,17 @@
+import { chromium } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+const base='http://127.0.0.1:8000';
+const browser = await chromium.launch({ executablePath:'/usr/bin/chromium', args:['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync','--disable-dev-shm-usage']});
+const page = await browser.newPage({ viewport:{width:1280,height:800}});
+await page.goto(`${base}/#/sign-in`);
+await page.getByLabel('E-mail address').fill('demo@linden-hollow.example');
+await page.getByLabel('Password').fill('linden hollow');
+await page.getByRole('button',{name:'Sign in'}).click();
+const a = await page.getByRole('link',{name:'Linden Hollow',exact:true}).getAttribute('href');
+const plan = JSON.parse(readFileSync('docs/examples/linden-hollow.json', 'utf8'));
+const control = plan.controls.find((o)=>o.name==='Drive 1'); const route = plan.routes.find((o)=>o.controlId===control.id);
+await page.goto('about:blank');
+await page.goto(`${base}/${a}/routes/${route.id}`); await page.waitForTimeout(2000);
+console.log(await page.evaluate(()=>[...document.querySelectorAll('section[aria-label="The chosen cell"] label')].map(l=>[l.textContent,l.htmlFor,document.querySelectorAll('#'+CSS.escape(l.htmlFor)).length, document.getElementById(l.htmlFor)?.closest('[aria-label]')?.getAttribute('aria-label')])));
+await page.screenshot({path:'/tmp/s5.png'});
+await browser.close();
