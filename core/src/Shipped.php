@@ -12,6 +12,7 @@ use Rundfunk\Assign\Assigner;
 use Rundfunk\Assign\Proposes;
 use Rundfunk\Behaviour\BehaviourCalculators;
 use Rundfunk\Behaviour\Rule\BehaviourRules;
+use Rundfunk\Build\Rule\FlashAgain;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Catalogue\Catalogue;
@@ -278,6 +279,7 @@ final class Shipped
             new OffForGood,
             new AllOffMisses,
             ...BehaviourRules::all(),
+            new FlashAgain,
         ], $byMedium);
     }
 }

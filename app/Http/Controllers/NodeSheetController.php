@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
 use Rundfunk\Build\Artefact;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\Flashed;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
@@ -42,6 +43,8 @@ final class NodeSheetController
             'wiring' => WiringTable::of($loaded, $found, $this->knowledge)->rows,
             'header' => $found->kind->isBought() ? null : $header->write($loaded, $found),
             'headerName' => $header->fileName($found),
+            'flashed' => $found->kind->isBought() ? null : Flashed::now($loaded, $found, $this->knowledge),
+            'changed' => Flashed::changed($loaded, $found, $this->knowledge),
             'artefacts' => array_map(static fn (Artefact $one): array => [
                 'key' => $one->key, 'title' => $one->title, 'fileName' => $one->fileName, 'content' => $one->content,
             ], Artefacts::of($loaded, $found, $this->knowledge)),

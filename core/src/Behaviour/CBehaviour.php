@@ -47,8 +47,9 @@ final class CBehaviour
     /**
      * @param  string  $header  the file name of the node's own header, as {@see \Rundfunk\Text\FileName} makes it
      * @param  list<string>  $preface  lines of its first comment: what it is of, what it takes
+     * @param  list<string>  $messages  C that turns what comes and goes into messages and back, see {@see WritesMessages}
      */
-    public static function write(NodeTables $tables, string $header, array $preface): string
+    public static function write(NodeTables $tables, string $header, array $preface, array $messages = []): string
     {
         $made = new self($tables, CFeatures::of($tables));
         $guard = 'RUNDFUNK_'.CNames::upper($tables->node).'_BEHAVIOUR_H';
@@ -57,6 +58,7 @@ final class CBehaviour
             '/*', ...array_map(static fn (string $line): string => rtrim(' * '.CNames::comment($line)), $preface), ' */',
             "#ifndef {$guard}", "#define {$guard}", '', '#include <stdint.h>', "#include \"{$header}\"", '',
             ...$made->interface(),
+            ...$messages,
             ...(new CState($tables, $made->has))->lines(),
             ...$made->engine(),
             ...$made->sources(),

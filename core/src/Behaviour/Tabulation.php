@@ -91,21 +91,10 @@ final class Tabulation
         foreach ($this->plan->endpointsOf($this->node) as $endpoint) {
             $link = $this->plan->link($endpoint->linkId);
             $nodes = array_map(fn (Endpoint $end): string => $this->plan->node($end->nodeId)->name, $this->plan->endpointsOn($link));
-            $ends[] = new LinkEnds($link->name, $link->medium, $this->numberOf($endpoint), $nodes);
+            $ends[] = new LinkEnds($link->name, $link->medium, EndNumber::of($this->plan, $endpoint), $nodes);
         }
 
         return $ends;
-    }
-
-    private function numberOf(Endpoint $endpoint): int
-    {
-        foreach ($this->plan->endpointsOn($this->plan->link($endpoint->linkId)) as $index => $other) {
-            if ($other->id === $endpoint->id) {
-                return $index + 1;
-            }
-        }
-
-        return 0;
     }
 
     private function source(Control $control): Contact|Gauge|Stick|Clock|null
@@ -213,7 +202,7 @@ final class Tabulation
             return null;
         }
 
-        return new Tell($this->links[$hop->fromId], $this->numberOf($this->plan->endpoint($hop->toId)), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
+        return new Tell($this->links[$hop->fromId], EndNumber::of($this->plan, $this->plan->endpoint($hop->toId)), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
     }
 
     /** The value that the plan says; null where its source does. */
@@ -265,7 +254,7 @@ final class Tabulation
 
                     continue;
                 }
-                $from = $this->numbers->showsSender($hop) ? $this->numberOf($this->plan->endpoint($hop->fromId)) : 0;
+                $from = $this->numbers->showsSender($hop) ? EndNumber::of($this->plan, $this->plan->endpoint($hop->fromId)) : 0;
                 $key = "{$this->links[$endpoint->id]} {$from} {$code}";
                 $heard[$key] ??= ['link' => $this->links[$endpoint->id], 'from' => $from, 'code' => $code, 'says' => $this->numbers->words($hop), 'drives' => [], 'passes' => []];
                 $this->follow($heard[$key], $route, $hop);
@@ -303,7 +292,7 @@ final class Tabulation
 
             return;
         }
-        $pass = new Pass($this->links[$next->fromId], $this->numberOf($this->plan->endpoint($next->toId)), $code);
+        $pass = new Pass($this->links[$next->fromId], EndNumber::of($this->plan, $this->plan->endpoint($next->toId)), $code);
         $heard['passes']["{$pass->link} {$pass->to} {$pass->code}"] ??= $pass;
     }
 
@@ -316,7 +305,7 @@ final class Tabulation
                 $route = $this->plan->route($hop->routeId);
                 $code = $this->paths->holds($route) ? $this->numbers->told($hop) : null;
                 if ($code !== null) {
-                    $said = new Said($this->links[$endpoint->id], $this->numberOf($this->plan->endpoint($hop->toId)), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
+                    $said = new Said($this->links[$endpoint->id], EndNumber::of($this->plan, $this->plan->endpoint($hop->toId)), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
                     $told["{$said->link} {$said->to} {$said->code}"] ??= $said;
                 }
             }

@@ -7,9 +7,11 @@ namespace Rundfunk\Build;
 use Rundfunk\Behaviour\CBehaviour;
 use Rundfunk\Behaviour\CSize;
 use Rundfunk\Behaviour\Heard;
+use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\Said;
 use Rundfunk\Behaviour\Tabulation;
+use Rundfunk\Behaviour\WritesMessages;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
@@ -41,9 +43,23 @@ final readonly class BehaviourFiles
         $name = CNames::lower($node->name);
 
         return [
-            new Artefact('c-behaviour', 'Behaviour', FileName::of($name, '_behaviour.h'), 'text/x-c', CBehaviour::write($tables, FileName::of($name, '.h'), (new self($plan, $node, $knowledge, $tables))->preface())),
+            new Artefact('c-behaviour', 'Behaviour', FileName::of($name, '_behaviour.h'), 'text/x-c', CBehaviour::write($tables, FileName::of($name, '.h'), (new self($plan, $node, $knowledge, $tables))->preface(), self::messages($plan, $node, $knowledge))),
             new Artefact('node-json', 'Behaviour as tables', FileName::of($name, '-behaviour.json'), 'application/json', json_encode($tables, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n"),
         ];
+    }
+
+    /** @return list<string> what turns that which comes and goes into messages and back */
+    private static function messages(Plan $plan, Node $node, Knowledge $knowledge): array
+    {
+        $lines = [];
+        $prefixes = (new CHeader($knowledge))->prefixes($plan, $node);
+        $numbers = new MessageNumbers($plan, $knowledge->media);
+        foreach ($plan->endpointsOf($node) as $link => $endpoint) {
+            $writes = $knowledge->media->offering(WritesMessages::class, $plan->link($endpoint->linkId)->medium);
+            $lines = [...$lines, ...$writes?->messageLines($plan, $endpoint, $link, $prefixes[$endpoint->id], $numbers) ?? []];
+        }
+
+        return $lines;
     }
 
     /** @return list<string> */

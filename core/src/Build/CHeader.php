@@ -31,6 +31,23 @@ final readonly class CHeader
         return (new self($this->knowledge->of($plan)))->lines($plan, $node);
     }
 
+    /** @return array<string, string> what stands before the names of each end's constants, by end */
+    public function prefixes(Plan $plan, Node $node): array
+    {
+        $of = new self($this->knowledge->of($plan));
+        $names = new UniqueNames;
+        HeaderPins::of($plan, $node, $of->knowledge, $names);
+        self::masters($plan, $node, $names);
+        $prefixes = [];
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            $prefixes[$endpoint->id] = $names->name(CNames::upper($plan->link($endpoint->linkId)->name));
+            // What it names is taken for those that come after it.
+            $of->link($plan, $endpoint, $prefixes[$endpoint->id], $names);
+        }
+
+        return $prefixes;
+    }
+
     private function lines(Plan $plan, Node $node): string
     {
         $names = new UniqueNames;
@@ -51,7 +68,7 @@ final readonly class CHeader
             ...self::masters($plan, $node, $names),
         ];
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            $lines = [...$lines, ...$this->link($plan, $endpoint, $names)];
+            $lines = [...$lines, ...$this->link($plan, $endpoint, $names->name(CNames::upper($plan->link($endpoint->linkId)->name)), $names)];
         }
 
         return implode("\n", [...$lines, ...$this->relayed($plan, $node), "#endif /* {$guard} */", '']);
@@ -76,12 +93,12 @@ final readonly class CHeader
     }
 
     /** @return list<string> */
-    private function link(Plan $plan, Endpoint $endpoint, UniqueNames $names): array
+    private function link(Plan $plan, Endpoint $endpoint, string $prefix, UniqueNames $names): array
     {
         $link = $plan->link($endpoint->linkId);
         $medium = $this->knowledge->media->named($link->medium);
-        $prefix = $names->name(CNames::upper($link->name));
         $lines = ['/* '.CNames::comment("{$link->name}: {$medium->name()}").' */'];
+        $lines[] = '#define '.$names->name("{$prefix}_FINGERPRINT").' 0x'.strtoupper(Fingerprint::ofLink($plan, $link, $this->knowledge)).'UL '.self::note('the same at every end, or one of them must be flashed again: a node may send it when it starts');
         foreach ($this->knowledge->media->offering(DescribesEnds::class, $link->medium)?->defines($plan, $endpoint) ?? [] as $define) {
             $lines[] = rtrim('#define '.$names->name("{$prefix}_{$define->name}")." {$define->value} ".self::note($define->comment));
         }

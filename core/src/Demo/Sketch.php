@@ -51,9 +51,10 @@ final class Sketch
         return $this->put(ThingKind::Place, $key, ['name' => $name]);
     }
 
-    public function node(string $key, string $name, NodeKind $kind, ?string $place, ?string $board): self
+    /** @param  array<string, mixed>  $more further fields */
+    public function node(string $key, string $name, NodeKind $kind, ?string $place, ?string $board, array $more = []): self
     {
-        return $this->put(ThingKind::Node, $key, ['name' => $name, 'kind' => $kind->value, 'placeId' => $place === null ? null : $this->id($place), 'board' => $board]);
+        return $this->put(ThingKind::Node, $key, ['name' => $name, 'kind' => $kind->value, 'placeId' => $place === null ? null : $this->id($place), 'board' => $board, ...$more]);
     }
 
     /**

@@ -10,6 +10,10 @@ use Rundfunk\Shape\Values;
 
 final readonly class Node implements Thing
 {
+    /**
+     * @param  string|null  $flashedOwn  the fingerprint of what it did when it was flashed; null while it was not
+     * @param  list<array{linkId: string, fingerprint: string}>  $flashed  of each of its links, then
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -20,6 +24,8 @@ final readonly class Node implements Thing
         public string $note = '',
         public Sleep $sleep = Sleep::Never,
         public bool $owned = false,
+        public ?string $flashedOwn = null,
+        public array $flashed = [],
     ) {
     }
 
@@ -40,6 +46,8 @@ final readonly class Node implements Thing
             Field::note(),
             Field::choiceOr('sleep', Sleep::Never, 'When its board sleeps, which decides how long a battery lasts.'),
             Field::owned(),
+            Field::text('flashedOwn', 8, 'The fingerprint of what it did when it was flashed; none while it was not.')->nullable(),
+            Field::records('flashed', Shape::of(Field::text('linkId', 26, 'The id of the link; one that is no more counts for nothing.'), Field::text('fingerprint', 8, 'Its fingerprint then.')), 40, 'The fingerprints of its links when it was flashed.'),
         );
     }
 
@@ -55,6 +63,8 @@ final readonly class Node implements Thing
             $values->text('note'),
             $values->choice('sleep', Sleep::class),
             $values->flag('owned'),
+            $values->textOrNull('flashedOwn'),
+            array_map(static fn (array $one): array => ['linkId' => (new Values($one))->text('linkId'), 'fingerprint' => (new Values($one))->text('fingerprint')], $values->objects('flashed')),
         );
     }
 
@@ -80,6 +90,8 @@ final readonly class Node implements Thing
             'note' => $this->note,
             'sleep' => $this->sleep->value,
             'owned' => $this->owned,
+            'flashedOwn' => $this->flashedOwn,
+            'flashed' => $this->flashed,
         ];
     }
 }

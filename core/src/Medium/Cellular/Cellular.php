@@ -60,6 +60,7 @@ final readonly class Cellular implements Medium
             new CellularSayings,
             new CellularHops,
             new CellularBuild,
+            new CellularMessages,
             new CellularPanel,
         ];
     }

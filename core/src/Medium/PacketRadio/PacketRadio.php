@@ -59,6 +59,7 @@ final readonly class PacketRadio implements Medium
             new PacketSayings,
             new PacketHops,
             new PacketBuild,
+            new PacketMessages,
             new PacketPanel,
         ];
     }

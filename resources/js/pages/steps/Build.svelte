@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import { api, type Schemas } from '../../lib/api';
+    import { change, workspace } from '../../lib/workspace.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
     import { push } from 'svelte-spa-router';
     import type { StepProps } from '../steps';
@@ -44,7 +45,7 @@
             <h1>{node.name}</h1>
             <p class="text-soft mt-0.5">
                 {bought ? kind?.name : (board?.name ?? 'no board yet')} · {index.placeName(node.placeId)}{open > 0
-                    ? ` · ${open} findings open`
+                    ? ` · ${open === 1 ? 'one finding' : `${open} findings`} open`
                     : ''}
             </p>
         </div>
@@ -67,6 +68,19 @@
         </div>
     </div>
     {#if sheet !== null}
+        {#if sheet.flashed !== null}
+            {@const flashed = sheet.flashed}
+            <p class="no-print text-soft mt-2 flex flex-wrap items-center gap-x-3 gap-y-1" role="status">
+                {#if node.flashedOwn === null}Not flashed yet, as far as the plan knows.
+                {:else if sheet.changed.length === 0}Flashed as it stands here.
+                {:else}<span class="text-ink">To be flashed again: {sheet.changed.join('; ')}.</span>{/if}
+                {#if node.flashedOwn === null || sheet.changed.length > 0}<Button
+                        color="alternative"
+                        onclick={() => workspace.edit(`${node.name} is flashed`, change('node', node.id, flashed))}
+                        >It is flashed with this</Button
+                    >{/if}
+            </p>
+        {/if}
         <div class="mt-3 grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
             {#if !bought}<section class="sheet overflow-x-auto" aria-label="Wiring table">
                     <table class="ledger">

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio;
+
+use Rundfunk\Behaviour\MessageNumbers;
+use Rundfunk\Behaviour\WritesMessages;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
+
+/** Frames as messages and back. */
+final readonly class PacketMessages implements WritesMessages
+{
+    public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
+    {
+        $settings = PacketSettings::of($plan->link($endpoint->linkId));
+        if (! PacketFrame::layout($settings)->fits()) {
+            return [];
+        }
+        $lower = strtolower($prefix);
+        $name = CNames::comment($plan->link($endpoint->linkId)->name);
+        $lines = [];
+        if ($endpoint->role->receives()) {
+            $lines = [
+                "/* A frame of {$name} as a message; 0 when it is none. */",
+                "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length, struct node_message *heard)", '{',
+                "    struct {$lower}_frame frame;", "    if (!{$lower}_frame_decode(&frame, bytes, length)) {", '        return 0;', '    }',
+                "    heard->link = {$link};", '    heard->node = '.($settings->senderId ? 'frame.sender' : '0').';', '    heard->code = frame.code;', '    heard->value = frame.argument;', '    return 1;', '}', '',
+            ];
+        }
+        if ($endpoint->role->sends()) {
+            $lines = [...$lines,
+                "/* A message as a frame of {$name}, to the address of told->node. The sequence counts up with each new message. */",
+                "static inline void node_to_{$lower}(const struct node_message *told, uint8_t sequence, uint8_t bytes[{$prefix}_FRAME_BYTES])", '{',
+                "    struct {$lower}_frame frame;",
+                ...($settings->senderId ? ["    frame.sender = {$prefix}_SENDER;", '    frame.sequence = sequence;'] : ['    (void)sequence;']),
+                '    frame.code = (uint8_t)told->code;', '    frame.argument = told->value;', "    {$lower}_frame_encode(&frame, bytes);", '}', '',
+            ];
+        }
+
+        return $lines;
+    }
+}

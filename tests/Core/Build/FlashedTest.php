@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Build;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Build\CHeader;
+use Rundfunk\Build\Fingerprint;
+use Rundfunk\Build\Flashed;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+use Tests\Core\CoreTestCase;
+
+/** What a node was flashed with, and who must be flashed again when something changes. */
+final class FlashedTest extends CoreTestCase
+{
+    public function test_every_end_of_a_link_bears_the_same_fingerprint(): void
+    {
+        $plan = self::linden();
+        $seen = [];
+        foreach ($plan->nodes() as $node) {
+            preg_match_all('/^#define (\w+_FINGERPRINT) (0x[0-9A-F]{8}UL)/m', (new CHeader(self::knowledge()))->write($plan, $node), $matches, PREG_SET_ORDER);
+            foreach ($node->kind->isBought() ? [] : $matches as [, $name, $value]) {
+                $seen[$name][] = $value;
+            }
+        }
+        self::assertCount(5, $seen['HANDSETS_FINGERPRINT']);
+        foreach ($seen as $name => $values) {
+            self::assertCount(1, array_unique($values), $name);
+        }
+        self::assertCount(count($seen), array_unique(array_merge(...array_values($seen))));
+    }
+
+    /** @return iterable<string, array{callable(Plan): Operation, list<string>}> an edit, and who must be flashed again */
+    public static function edits(): iterable
+    {
+        $link = static fn (Plan $plan, string $name): Link => array_values(array_filter($plan->links(), static fn (Link $one): bool => $one->name === $name))[0];
+        $handsets = ['Pocket A', 'Pocket B', 'Bench', 'Shed', 'Greenhouse'];
+        yield 'a channel: all on that link' => [static fn (Plan $plan): Operation => Operation::change(ThingKind::Link, $link($plan, 'Handsets')->id, ['settings' => ['channel' => 3]]), $handsets];
+        yield 'a code: all on that link, for they share its table' => [static function (Plan $plan) use ($link): Operation {
+            return Operation::change(ThingKind::Hop, $plan->hopsOver($link($plan, 'Yard'))[0]->id, ['code' => 99]);
+        }, ['Shed', 'Hen house']];
+        yield 'a debounce: that node alone' => [static fn (Plan $plan): Operation => Operation::change(ThingKind::Control, $plan->controlsOf(self::named($plan, 'Pocket B'))[0]->id, ['debounceMs' => 50]), ['Pocket B']];
+        yield 'a name: nobody' => [static fn (Plan $plan): Operation => Operation::change(ThingKind::Node, self::named($plan, 'Bench')->id, ['name' => 'Table']), []];
+        yield 'a note: nobody' => [static fn (Plan $plan): Operation => Operation::change(ThingKind::Node, self::named($plan, 'Bench')->id, ['note' => 'By the window.']), []];
+    }
+
+    /**
+     * @param  callable(Plan): Operation  $edit
+     * @param  list<string>  $again
+     */
+    #[DataProvider('edits')]
+    public function test_those_that_an_edit_touches_must_be_flashed_again(callable $edit, array $again): void
+    {
+        $plan = self::flashed();
+        self::assertSame([], self::again($plan));
+        $edited = (new Editor(self::knowledge()))->apply($plan, [$edit($plan)])->plan;
+        self::assertSame($again, self::again($edited));
+        foreach (self::checker()->check($edited)->all() as $finding) {
+            if ($finding->rule() === 'flash-again' && $finding->fix !== null) {
+                $edited = (new Editor(self::knowledge()))->apply($edited, $finding->fix->operations)->plan;
+            }
+        }
+        self::assertSame([], self::again($edited));
+    }
+
+    public function test_a_fingerprint_is_eight_digits_and_follows_from_the_plan_alone(): void
+    {
+        $plan = self::linden();
+        self::assertMatchesRegularExpression('/^[0-9a-f]{8}$/D', Fingerprint::ofNode($plan, self::named($plan, 'Shed'), self::knowledge()));
+        self::assertSame(Flashed::now($plan, self::named($plan, 'Shed'), self::knowledge()), Flashed::now($plan, self::named($plan, 'Shed'), self::knowledge()));
+        self::assertSame([], Flashed::changed($plan, self::named($plan, 'Shed'), self::knowledge()), 'what was never flashed cannot have changed since');
+    }
+
+    private static function flashed(): Plan
+    {
+        $plan = self::linden();
+        $draft = $plan->draft();
+        foreach ($plan->nodes() as $node) {
+            if (! $node->kind->isBought()) {
+                $draft->change($node, Flashed::now($plan, $node, self::knowledge()));
+            }
+        }
+
+        return $draft->plan();
+    }
+
+    /** @return list<string> */
+    private static function again(Plan $plan): array
+    {
+        return array_values(array_map(static fn (Node $node): string => $node->name, array_filter($plan->nodes(), static fn (Node $node): bool => Flashed::changed($plan, $node, self::knowledge()) !== [])));
+    }
+
+    private static function named(Plan $plan, string $name): Node
+    {
+        foreach ($plan->nodes() as $node) {
+            if ($node->name === $name) {
+                return $node;
+            }
+        }
+        self::fail("no {$name}");
+    }
+}
