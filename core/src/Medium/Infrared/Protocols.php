@@ -12,6 +12,7 @@ use Rundfunk\Medium\Infrared\Protocol\Rc6;
 use Rundfunk\Medium\Infrared\Protocol\Sirc;
 use Rundfunk\OutOfRange;
 use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\TimingDistance;
 
 /** The infrared protocols this program knows. A new one is one line in standard(). */
 final readonly class Protocols
@@ -54,15 +55,19 @@ final readonly class Protocols
         return array_map(static fn (Protocol $protocol): string => $protocol->name(), $this->byKey);
     }
 
+    /** Where more than one protocol can read it, the one whose own signal for that command is most like it: the first that can may be far off. */
     public function decode(Signal $signal): ?IrCommand
     {
+        $best = null;
+        $least = INF;
         foreach ($this->byKey as $protocol) {
             $command = $protocol->decode($signal);
-            if ($command !== null) {
-                return $command;
+            $off = $command === null ? INF : TimingDistance::between($signal, $protocol->encode($command));
+            if ($off < $least) {
+                [$best, $least] = [$command, $off];
             }
         }
 
-        return null;
+        return $best;
     }
 }

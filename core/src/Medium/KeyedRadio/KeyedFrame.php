@@ -8,6 +8,7 @@ use Rundfunk\OutOfRange;
 use Rundfunk\Signal\Bits;
 use Rundfunk\Signal\BitTiming;
 use Rundfunk\Signal\Signal;
+use Rundfunk\Signal\Tolerance;
 
 /**
  * A fixed code on the air: each bit is four pulse lengths, short-long for nought and long-short for one, and a sync of one
@@ -52,11 +53,25 @@ final readonly class KeyedFrame
         if (count($signal->lengthsNs) !== 2 * self::BITS + 1) {
             return null;
         }
-        // Whatever it says, 24 bits and the sync's mark are 97 pulse lengths.
-        $pulseUs = (int) round($signal->durationNs() / 1000 / (self::BITS * self::BIT_LENGTHS + 1));
-        $bits = self::timing(max(1, $pulseUs))->bits($signal, self::BITS);
+        // What a receiver adds to marks it takes from spaces: a bit, of whatever value, is four pulse lengths all the same.
+        $lengths = array_slice($signal->lengthsNs, 0, 2 * self::BITS);
+        $pulseUs = (int) round(array_sum($lengths) / 1000 / (self::BITS * self::BIT_LENGTHS));
+        $bits = self::timing(max(1, $pulseUs))->bits($signal->withoutExcess(self::excessNs($signal, $pulseUs * 1000)), self::BITS);
 
         return $bits === null ? null : ['code' => Bits::fromHigh($bits), 'pulseUs' => $pulseUs];
+    }
+
+    /** By how much its marks are too long on average, nanoseconds; nought where that is more than half a pulse, and so no excess. */
+    private static function excessNs(Signal $signal, int $unitNs): int
+    {
+        $sum = 0;
+        foreach ($signal->marksNs() as $at => $markNs) {
+            $spaceNs = $signal->spacesNs()[$at] ?? null;
+            $sum += $markNs - ($spaceNs !== null && $markNs > $spaceNs ? 3 : 1) * $unitNs;
+        }
+        $excess = (int) round($sum / count($signal->marksNs()));
+
+        return abs($excess) <= min(Tolerance::MOST_EXCESS_NS, intdiv($unitNs, 2)) ? $excess : 0;
     }
 
     private static function timing(int $pulseUs): BitTiming

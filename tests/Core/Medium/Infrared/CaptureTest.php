@@ -15,6 +15,7 @@ use Rundfunk\Medium\Infrared\Twins;
 use Rundfunk\Plan\KeyCode;
 use Rundfunk\Signal\CaptureRefused;
 use Rundfunk\Signal\CaptureText;
+use Rundfunk\Signal\Signal;
 use Tests\Core\CoreTestCase;
 
 final class CaptureTest extends CoreTestCase
@@ -38,6 +39,22 @@ final class CaptureTest extends CoreTestCase
         self::assertSame(3, $session->presses[0]->sends);
         $session = self::session([self::frame('sirc12', 1, 21), self::frame('sirc12', 1, 21), self::frame('sirc12', 1, 21)], 20_000);
         self::assertSame([3], array_map(static fn (Press $press): int => $press->sends, $session->presses));
+    }
+
+    public function test_a_held_key_of_twenty_bits_is_one_press_though_its_pauses_are_short(): void
+    {
+        $sirc = Protocols::standard()->named('sirc20');
+        // Every number of ones from none to twenty: with fifteen or more the pause is shorter than ten milliseconds.
+        foreach ([[0, 0], [0x1FFF, 0x7F], [0x1FFF, 0x3F], [0x0FFF, 0x1F], [0x1ABC, 0x15]] as [$address, $command]) {
+            $signal = $sirc->encode(new IrCommand('sirc20', $address, $command));
+            $text = '';
+            for ($send = 0; $send < 5; $send++) {
+                $text .= CaptureText::write(new Signal($signal->lengthsNs)).'space '.intdiv($sirc->periodNs() - $signal->durationNs(), 1_000)."\n";
+            }
+            $presses = CaptureSession::of(CaptureText::read($text), Protocols::standard())->presses;
+            self::assertCount(1, $presses, "{$address} {$command}");
+            self::assertSame([$address, $command, 5], [$presses[0]->command?->address, $presses[0]->command?->command, $presses[0]->sends]);
+        }
     }
 
     public function test_the_toggle_bit_parts_two_presses_of_one_key(): void

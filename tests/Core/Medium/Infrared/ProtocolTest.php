@@ -104,6 +104,32 @@ final class ProtocolTest extends CoreTestCase
         self::assertSame(0, $lies);
     }
 
+    public function test_of_two_protocols_that_can_read_it_the_likelier_is_believed(): void
+    {
+        // A lead that a receiver has shortened: it can be read as bi-phase, and is far from that.
+        foreach ([2_400, 2_373, 2_250, 2_100, 1_950] as $leadUs) {
+            $lengths = Protocols::standard()->named('sirc12')->encode(new IrCommand('sirc12', 31, 127))->microseconds();
+            $lengths[0] = $leadUs;
+            $said = Protocols::standard()->decode(Signal::ofMicroseconds($lengths));
+            self::assertSame(['sirc12', 31, 127], [$said?->protocol, $said?->address, $said?->command], "{$leadUs} µs");
+        }
+    }
+
+    public function test_a_double_width_toggle_is_read_though_marks_are_short_and_edges_shake(): void
+    {
+        mt_srand(9);
+        $rc6 = Protocols::standard()->named('rc6');
+        for ($round = 0; $round < 60; $round++) {
+            $command = new IrCommand('rc6', mt_rand(0, 255), mt_rand(0, 255), $round % 2 === 0);
+            $lengths = [];
+            foreach ($rc6->encode($command)->microseconds() as $at => $us) {
+                $lengths[] = $us + ($at % 2 === 0 ? -100 : 100) + mt_rand(-75, 75);
+            }
+            $said = Protocols::standard()->decode(Signal::ofMicroseconds($lengths));
+            self::assertSame(['rc6', $command->address, $command->command, $command->toggle], [$said?->protocol, $said?->address, $said?->command, $said?->toggle]);
+        }
+    }
+
     public function test_a_nec_repeat_is_told_from_a_frame(): void
     {
         self::assertTrue(NecFamily::isRepeat(Signal::ofMicroseconds([9000, 2250, 562.5])));

@@ -38,6 +38,26 @@ final class KeyedFrameTest extends CoreTestCase
         }
     }
 
+    public function test_what_a_receiver_adds_to_marks_or_takes_is_lost_first(): void
+    {
+        mt_srand(4);
+        foreach ([350 => [-120, -80, 80, 120], 180 => [-60, 60], 650 => [-150, 150]] as $pulseUs => $biases) {
+            foreach ($biases as $bias) {
+                for ($code = 0; $code < 120; $code++) {
+                    $bits = mt_rand(0, 0xFF_FFFF);
+                    $lengths = KeyedFrame::encode($bits, $pulseUs)->microseconds();
+                    foreach ($lengths as $at => $us) {
+                        $lengths[$at] = $us + ($at % 2 === 0 ? $bias : -$bias) + mt_rand(-15, 15);
+                    }
+                    $said = KeyedFrame::decode(Signal::ofMicroseconds($lengths));
+                    self::assertNotNull($said, "bias {$bias} at {$pulseUs}");
+                    self::assertSame($bits, $said['code']);
+                    self::assertEqualsWithDelta($pulseUs, $said['pulseUs'], 6);
+                }
+            }
+        }
+    }
+
     public function test_noise_is_no_code(): void
     {
         mt_srand(5);

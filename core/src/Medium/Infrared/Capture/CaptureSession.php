@@ -22,6 +22,9 @@ final readonly class CaptureSession
     /** Frames closer than this belong to one press. Common practice: remotes repeat every 45 to 120 ms. */
     private const HELD_NS = 130_000_000;
 
+    /** Between held frames of twenty bits, all of them ones, 45 ms from start to start: 45 − 2.4 − 0.6 − 20 · 1.8 + 0.6 ms, a tenth less. */
+    private const SHORTEST_PAUSE_NS = 5_900_000;
+
     /** A table of more presses is for nobody to name keys in. */
     private const MOST_PRESSES = 1_000;
 
@@ -39,7 +42,7 @@ final readonly class CaptureSession
     {
         $presses = [];
         $format = null;
-        foreach ($frames as $frame) {
+        foreach (self::parted($frames, $protocols) as $frame) {
             // A press that may still be held: taken out, and put back with one more send when it is.
             $gapNs = $frame->gapNs ?? self::HELD_NS;
             $held = $gapNs < self::HELD_NS ? array_pop($presses) : null;
@@ -72,6 +75,43 @@ final readonly class CaptureSession
         }
 
         return new self($presses);
+    }
+
+    /**
+     * Long frames of a held key may follow each other so closely that the pause between them is no longer than a frame's own
+     * longest space: what no protocol explains is parted there, if both parts say something.
+     *
+     * @param  list<Frame>  $frames
+     * @return iterable<Frame>
+     */
+    private static function parted(array $frames, Protocols $protocols): iterable
+    {
+        foreach ($frames as $frame) {
+            $parts = self::parts($frame);
+            // Most have no such space; what has one is as a rule explained by its first part, or by none.
+            $held = count($parts) > 1 && array_filter($parts, static fn (Frame $part): bool => $protocols->decode($part->signal) === null) === [];
+            yield from $held ? $parts : [$frame];
+        }
+    }
+
+    /** @return non-empty-list<Frame> */
+    private static function parts(Frame $frame): array
+    {
+        $parts = [];
+        $lengths = [];
+        $gapNs = $frame->gapNs;
+        foreach ($frame->signal->lengthsNs as $at => $ns) {
+            if ($at % 2 === 1 && $ns >= self::SHORTEST_PAUSE_NS) {
+                $parts[] = new Frame(new Signal($lengths, $frame->signal->carrierHz), $gapNs);
+                $gapNs = $ns;
+                $lengths = [];
+            } else {
+                $lengths[] = $ns;
+            }
+        }
+        $last = new Frame(new Signal($lengths, $frame->signal->carrierHz), $gapNs);
+
+        return [...$parts, $last];
     }
 
     /**

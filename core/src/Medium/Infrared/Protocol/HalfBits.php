@@ -14,8 +14,8 @@ use Rundfunk\Signal\Tolerance;
  */
 final readonly class HalfBits
 {
-    /** What a receiver may have added to marks, likeliest first. Common practice: 50 to 150 µs. */
-    private const EXCESSES_NS = [0, 75_000, 150_000, 110_000, 40_000, -50_000];
+    /** What a receiver may have added to marks, or taken from them. Common practice: 50 to 150 µs. */
+    private const EXCESSES_NS = [0, 75_000, 150_000, 110_000, 40_000, -50_000, -100_000];
 
     /**
      * @param  list<int>  $runs  numbers of units that a mark or space may have
@@ -51,9 +51,10 @@ final readonly class HalfBits
      */
     public function decode(Signal $signal, Closure $read): ?array
     {
+        // Whichever leaves the least to explain: the first that can be read may be far off.
+        $best = null;
+        $least = INF;
         foreach (self::EXCESSES_NS as $excessNs) {
-            $best = null;
-            $least = INF;
             foreach ($this->readings($signal->withoutExcess($excessNs)->lengthsNs) as [$levels, $error]) {
                 $said = $error < $least ? $read($levels) : null;
                 if ($said !== null) {
@@ -61,12 +62,9 @@ final readonly class HalfBits
                     $least = $error;
                 }
             }
-            if ($best !== null) {
-                return $best;
-            }
         }
 
-        return null;
+        return $best;
     }
 
     /**
