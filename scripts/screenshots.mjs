@@ -12,10 +12,24 @@ const views = {
     nodes: [linden, 'nodes/{node Bench}'],
     links: [linden, 'links/{link Handsets}'],
     'links-infrared': [linden, 'links/{link Warm air}'],
-    'links-keyed': [linden, 'links/{link Fob}'],
     'links-cellular': [linden, 'links/{link Mobile}'],
     'links-ip': [linden, 'links/{link House}'],
-    remote: [linden, 'nodes/{node Heater remote}'],
+    sequence: [
+        linden,
+        'nodes/{node Shed}',
+        'light',
+        async (page) =>
+            page.getByRole('region', { name: 'Steps of Evening round' }).evaluate((one) => one.scrollIntoView()),
+    ],
+    stick: [
+        linden,
+        'nodes/{node Stick box}',
+        'light',
+        async (page) => {
+            await page.getByRole('button', { name: 'More of Drive 1' }).click();
+            await page.getByLabel('Expo, % of Drive 1').evaluate((one) => one.scrollIntoView({ block: 'center' }));
+        },
+    ],
     'switch-table': [linden, 'routes'],
     power: [linden, 'power/{node Gate post}'],
     pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],
@@ -52,7 +66,10 @@ for (const [name, [plan, where, theme = 'light', act]] of Object.entries(views))
         const link = page.getByRole('link', { name: plan, exact: true });
         const id = ((await link.getAttribute('href')) ?? '').split('/').at(-1);
         const file = await page.evaluate(async (one) => (await fetch(`/api/plans/${one}/file`)).json(), id);
-        const target = where.replace(/\{(\w+) ([^}]+)\}/, (_, kind, called) => file[`${kind}s`].find((one) => one.name === called).id);
+        const target = where.replace(
+            /\{(\w+) ([^}]+)\}/,
+            (_, kind, called) => file[`${kind}s`].find((one) => one.name === called).id,
+        );
         await page.goto(`${address}/#/plans/${id}/${target}`);
     }
     await page.waitForTimeout(1500);
