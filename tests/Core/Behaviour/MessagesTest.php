@@ -113,6 +113,71 @@ final class MessagesTest extends CoreTestCase
         self::assertSame(['0 1 1 0'], $fan);
     }
 
+    public function test_a_page_asks_by_topic_and_the_other_board_does_it(): void
+    {
+        $plan = self::linden();
+        $said = $this->program($plan, 'Shed', <<<'C'
+            #include <stdio.h>
+            int main(void)
+            {
+                static struct node_state me; struct node_inputs in = {0}; struct node_outputs out; struct node_told told; char payload[NODE_PAYLOAD_MOST];
+                node_start(&me, 0);
+                for (uint32_t now = 0; now < 30; now += 10) {
+                    in.page_work_lamp_on = now == 10;
+                    in.page_work_lamp_off = now == 20;
+                    node_step(&me, now, -1, &in, 0, 0, &out, &told);
+                    for (uint16_t n = 0; n < told.count; n++) {
+                        const char *topic = node_to_house(&told.message[n], payload);
+                        if (topic) printf("%s %s\n", topic, payload);
+                    }
+                }
+                return 0;
+            }
+            C);
+        self::assertSame(['linden-hollow/greenhouse/work-lamp/set ON', 'linden-hollow/greenhouse/work-lamp/set OFF'], $said);
+        $heard = $this->program($plan, 'Greenhouse', <<<'C'
+            #include <stdio.h>
+            int main(void)
+            {
+                const char *topic = "linden-hollow/greenhouse/work-lamp/set"; struct node_message heard[NODE_HEARD_MOST];
+                static struct node_state me; struct node_inputs in = {0}; struct node_outputs out; struct node_told told;
+                const char *payloads[] = { "ON", "OFF", "ON", "on", "ONE", "", "TOGGLE" };
+                in.air_cold = in.air_warm = in.humidity = in.soil_moisture = NODE_FAILED;
+                node_start(&me, 0);
+                for (unsigned n = 0; n < 7; n++) {
+                    uint8_t count = node_from_house(topic, payloads[n], heard);
+                    node_step(&me, 10 * n, -1, &in, heard, count, &out, &told);
+                    printf("%d%d ", count, out.work_lamp);
+                }
+                printf("%d\n", node_from_house("linden-hollow/greenhouse/work-lamp", "ON", heard));
+                return 0;
+            }
+            C);
+        // What is not asked of this board by the plan it does not understand.
+        self::assertSame(['11 10 11 01 01 01 01 0'], $heard);
+    }
+
+    public function test_a_fob_is_known_by_its_bits(): void
+    {
+        $said = $this->program(self::linden(), 'Hen house', <<<'C'
+            #include <stdio.h>
+            int main(void)
+            {
+                static struct node_state me; struct node_inputs in = {0}; struct node_outputs out; struct node_told told; struct node_message heard;
+                uint32_t codes[] = { 0x3C71E1UL, 0x3C71E4UL, 0x3C71E2UL, 0x3C71E8UL, 0x123456UL };
+                node_start(&me, 0);
+                for (unsigned n = 0; n < 5; n++) {
+                    uint8_t known = node_from_fob(codes[n], &heard);
+                    node_step(&me, 10 * n, -1, &in, &heard, known, &out, &told);
+                    printf("%d%d%d ", known, out.hen_lamp, out.hen_fan);
+                }
+                printf("\n");
+                return 0;
+            }
+            C);
+        self::assertSame(['110 111 101 100 000'], $said);
+    }
+
     /**
      * @param  list<string>  $flags
      * @return list<string> the lines it printed

@@ -17,6 +17,8 @@ use Rundfunk\Text\CNames;
 final readonly class CellularMessages implements WritesMessages
 {
     private const READERS = <<<'C'
+        #ifndef NODE_READS_TEXTS
+        #define NODE_READS_TEXTS
         static inline uint8_t node_same(const char *a, const char *b)
         {
             while (*a && *a == *b) {
@@ -83,6 +85,7 @@ final readonly class CellularMessages implements WritesMessages
             *value = (int16_t)(minus ? -read : read);
             return *text == 0 || *text == ' ';
         }
+        #endif
 
         C;
 
@@ -113,19 +116,7 @@ final readonly class CellularMessages implements WritesMessages
             }
         }
 
-        return $calls === [] && $texts === [] ? [] : [...self::once($plan, $endpoint), ...$this->function($prefix, 'call', 'const char *number, uint8_t called_back', $calls, 'number in E.164; called_back once it was called back and a key pressed'), ...$this->function($prefix, 'text', 'const char *number, const char *text', $texts, 'number in E.164; check before that the text is not too old')];
-    }
-
-    /** @return list<string> a node with two modems reads with one set of readers */
-    private static function once(Plan $plan, Endpoint $endpoint): array
-    {
-        foreach ($plan->endpointsOf($plan->node($endpoint->nodeId)) as $other) {
-            if ($plan->link($other->linkId)->medium === Cellular::KEY) {
-                return $other->id === $endpoint->id ? explode("\n", self::READERS) : [];
-            }
-        }
-
-        return [];
+        return $calls === [] && $texts === [] ? [] : [...explode("\n", self::READERS), ...$this->function($prefix, 'call', 'const char *number, uint8_t called_back', $calls, 'number in E.164; called_back once it was called back and a key pressed'), ...$this->function($prefix, 'text', 'const char *number, const char *text', $texts, 'number in E.164; check before that the text is not too old')];
     }
 
     /**

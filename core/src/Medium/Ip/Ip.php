@@ -58,6 +58,7 @@ final readonly class Ip implements Medium
             new IpSayings,
             new IpHops,
             new IpBuild,
+            new IpMessages,
             new IpPanel,
             new IpReadings,
             new IpServices,

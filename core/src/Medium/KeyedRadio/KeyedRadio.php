@@ -59,6 +59,7 @@ final readonly class KeyedRadio implements Medium
             new KeyedSayings,
             new KeyedHops,
             new KeyedBuild,
+            new KeyedMessages,
             new KeyedCodebook,
             new KeyedPanel,
         ];
