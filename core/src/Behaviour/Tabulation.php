@@ -16,6 +16,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
+use Rundfunk\Routes\HeardTogether;
 use Rundfunk\Routes\Paths;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Shape\Values;
@@ -202,7 +203,16 @@ final class Tabulation
             return null;
         }
 
-        return new Tell($this->links[$hop->fromId], EndNumber::of($this->plan, $this->plan->endpoint($hop->toId)), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
+        return new Tell($this->links[$hop->fromId], $this->receiver($hop), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
+    }
+
+    /** Whom a message is sent to: where several hear it, the first of them stands for all, so that it goes out once. */
+    private function receiver(Hop $hop): int
+    {
+        $to = $this->plan->endpoint($hop->toId);
+        $hearers = $this->knowledge->media->offering(HeardTogether::class, $this->plan->link($hop->linkId)->medium)?->hearers($this->plan, $to) ?? [$to];
+
+        return EndNumber::of($this->plan, $hearers[0]);
     }
 
     /** The value that the plan says; null where its source does. */
@@ -292,7 +302,7 @@ final class Tabulation
 
             return;
         }
-        $pass = new Pass($this->links[$next->fromId], EndNumber::of($this->plan, $this->plan->endpoint($next->toId)), $code);
+        $pass = new Pass($this->links[$next->fromId], $this->receiver($next), $code);
         $heard['passes']["{$pass->link} {$pass->to} {$pass->code}"] ??= $pass;
     }
 
@@ -305,7 +315,7 @@ final class Tabulation
                 $route = $this->plan->route($hop->routeId);
                 $code = $this->paths->holds($route) ? $this->numbers->told($hop) : null;
                 if ($code !== null) {
-                    $said = new Said($this->links[$endpoint->id], EndNumber::of($this->plan, $this->plan->endpoint($hop->toId)), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
+                    $said = new Said($this->links[$endpoint->id], $this->receiver($hop), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
                     $told["{$said->link} {$said->to} {$said->code}"] ??= $said;
                 }
             }

@@ -106,6 +106,8 @@ final readonly class BehaviourFaults
     {
         $sketch
             ->place('crane-yard', 'Crane yard')
+            // packet-broadcast-misunderstood
+            ->link('crane-air', 'Crane air', 'packet-radio', ['channel' => 110, 'acknowledge' => false])
             ->node('crane', 'Crane', NodeKind::Controller, 'crane-yard', 'wifi-3v3-26io')
             ->module('crane-relays', 'crane', 'relay-bank-4-high', 'Relays', FedFrom::Own)
             ->output('crane-heat', 'crane', 'Cabin heat', OutputKind::Relay, 'crane-relays', 'IN1', '200 W heater with its own thermostat', ['hazards' => ['heat']])
@@ -137,5 +139,21 @@ final readonly class BehaviourFaults
             ->control('crane-lost', 'crane', 'Lost step', ControlKind::Step)
             ->control('crane-key', 'crane', 'Start key')
             ->route('crane-key', Action::On, 'crane-flash');
+        foreach (['left' => Action::On, 'right' => Action::Off] as $side => $action) {
+            $sketch
+                ->node("crane-{$side}", "Lamp post {$side}", NodeKind::Controller, 'crane-yard', '8bit-5v-20io')
+                ->module("crane-{$side}-radio", "crane-{$side}", 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+                ->join('crane-air', "crane-{$side}", Role::Receives, "crane-{$side}-radio", [], ['broadcast'])
+                ->address('crane-air', "crane-{$side}", 0, 'D5B1936C27', true)
+                ->output("crane-{$side}-lamp", "crane-{$side}", "Lamp {$side}", OutputKind::Lamp);
+        }
+        $sketch
+            ->node('crane-hand', 'Crane hand', NodeKind::Handset, 'crane-yard', '8bit-5v-20io')
+            ->module('crane-hand-radio', 'crane-hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->join('crane-air', 'crane-hand', Role::Sends, 'crane-hand-radio')
+            ->control('crane-light', 'crane-hand', 'Light')
+            ->control('crane-dark', 'crane-hand', 'Dark')
+            ->route('crane-light', Action::On, 'crane-left-lamp')->hop('crane-light crane-left-lamp on', 'crane-air', 'crane-hand', 'crane-left', 0x41)
+            ->route('crane-dark', Action::Off, 'crane-right-lamp')->hop('crane-dark crane-right-lamp off', 'crane-air', 'crane-hand', 'crane-right', 0x41);
     }
 }

@@ -60,6 +60,7 @@ final readonly class PacketRadio implements Medium
             new PacketHops,
             new PacketBuild,
             new PacketMessages,
+            new PacketBroadcast,
             new PacketPanel,
         ];
     }

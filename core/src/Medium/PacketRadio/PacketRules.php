@@ -8,6 +8,7 @@ use Rundfunk\Check\HasRules;
 use Rundfunk\Medium\PacketRadio\Rule\AcknowledgeWithoutCrc;
 use Rundfunk\Medium\PacketRadio\Rule\AddressesTooAlike;
 use Rundfunk\Medium\PacketRadio\Rule\AddressMalformed;
+use Rundfunk\Medium\PacketRadio\Rule\BroadcastMisunderstood;
 use Rundfunk\Medium\PacketRadio\Rule\ChannelOutsideBand;
 use Rundfunk\Medium\PacketRadio\Rule\ChannelUnderWifi;
 use Rundfunk\Medium\PacketRadio\Rule\EndsDisagree;
@@ -43,6 +44,7 @@ final readonly class PacketRules implements HasRules
             new PoorAddress,
             new AddressesTooAlike,
             new SharedAddress,
+            new BroadcastMisunderstood,
             new PipePrefixBroken,
             new PipeImpossible,
             new OnlyPipe0,

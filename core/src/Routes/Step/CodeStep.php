@@ -15,6 +15,7 @@ use Rundfunk\Plan\Spot;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Routes\Codes;
 use Rundfunk\Routes\HandsOutCodes;
+use Rundfunk\Routes\HeardTogether;
 use Rundfunk\Routes\RouteNames;
 
 /** The command code of each hop: its own on the whole link while they last, so that a stray message can do no harm. */
@@ -35,6 +36,7 @@ final readonly class CodeStep implements Step
             $hops = $plan->hopsOver($link);
             $onLink = Codes::used($hops);
             $atEnd = [];
+            $given = [];
             $keepers = self::keepers($plan, $medium, $hops);
             foreach (self::inRouteOrder($plan, $hops) as $hop) {
                 if ($hop->pinned || isset($keepers[$hop->id])) {
@@ -44,8 +46,9 @@ final readonly class CodeStep implements Step
                 if ($range === null) {
                     continue;
                 }
-                $code = $range->lowestFree($onLink);
-                $reason = "The lowest code that nothing on {$link->name} uses.";
+                $shared = self::sharedBy($plan, $hop, $knowledge->media->offering(HeardTogether::class, $link->medium), $given);
+                $code = $shared ?? $range->lowestFree($onLink);
+                $reason = $shared !== null ? 'One press is one message to all that hear it.' : "The lowest code that nothing on {$link->name} uses.";
                 $atEnd[$range->endpointId] ??= Codes::used(Codes::alongside($plan, $hop, $range));
                 if ($code === null) {
                     $code = $range->lowestFree($atEnd[$range->endpointId]);
@@ -56,6 +59,7 @@ final readonly class CodeStep implements Step
                     continue;
                 }
                 $onLink[$code] = true;
+                $given[$hop->id] = $code;
                 $atEnd[$range->endpointId][$code] = true;
                 $name = RouteNames::of($plan, $plan->route($hop->routeId));
                 yield new Proposal(
@@ -69,6 +73,27 @@ final readonly class CodeStep implements Step
                 );
             }
         }
+    }
+
+    /**
+     * The code of a hop to another receiver that hears the same message, and does the same at the same press.
+     *
+     * @param  array<string, int>  $given  by hop, in this round
+     */
+    private static function sharedBy(Plan $plan, Hop $hop, ?HeardTogether $together, array $given): ?int
+    {
+        $hearers = $together === null || $hop->code !== null ? [] : $together->hearers($plan, $plan->endpoint($hop->toId));
+        $route = $plan->route($hop->routeId);
+        foreach (count($hearers) > 1 ? $plan->routesFrom($plan->control($route->controlId)) : [] as $other) {
+            foreach ($other->action === $route->action && $other->pulseMs === $route->pulseMs && $other->value === $route->value ? $plan->hopsOf($other) : [] as $one) {
+                $alike = $one->id !== $hop->id && $one->fromId === $hop->fromId && $one->toId !== $hop->toId && in_array($one->toId, array_column($hearers, 'id'), true);
+                if ($alike && ($given[$one->id] ?? $one->code) !== null) {
+                    return $given[$one->id] ?? $one->code;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -6,6 +6,9 @@ namespace Tests\Core\Medium\PacketRadio;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Behaviour\Heard;
+use Rundfunk\Behaviour\Tabulation;
+use Rundfunk\Behaviour\Tell;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
@@ -226,6 +229,10 @@ final class PacketRulesTest extends CoreTestCase
                 ->link('l', 'Air', 'packet-radio', ['channel' => 80, 'acknowledge' => $acknowledge])
                 ->join('l', 'hand', Role::Sends, 'hand-radio')->join('l', 'board', Role::Receives, 'board-radio'), $titles];
         }
+        yield 'one press, one code, for all' => ['packet-broadcast-misunderstood', static fn (): Sketch => self::broadcast(7, Action::On, true), []];
+        yield 'two presses, one code, for all' => ['packet-broadcast-misunderstood', static fn (): Sketch => self::broadcast(7, Action::Off, true), ['0x07 means two things to receivers that hear each other']];
+        yield 'two presses, two codes, for all' => ['packet-broadcast-misunderstood', static fn (): Sketch => self::broadcast(8, Action::Off, true), []];
+        yield 'two presses, one code, for receivers that do not hear each other' => ['packet-broadcast-misunderstood', static fn (): Sketch => self::broadcast(7, Action::Off, false), []];
         yield 'shared, on two channels' => [
             'packet-shared-address',
             static fn (): Sketch => $other(self::air())
@@ -420,6 +427,46 @@ final class PacketRulesTest extends CoreTestCase
         self::assertSame(['Pipe 1 of Board has two addresses'], array_map(static fn (Finding $finding): string => $finding->title, $found));
         self::assertNotNull($found[0]->fix);
         self::assertSame([], self::found($editor->apply($plan, $found[0]->fix->operations)->plan, 'packet-pipe-impossible'));
+    }
+
+    /** Two receivers on one address, or on two, and a second command to the second of them. */
+    private static function broadcast(int $code, Action $action, bool $shared): Sketch
+    {
+        $key = $action === Action::On ? 'all' : 'one';
+
+        return self::sketch()
+            ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->node('near', 'Near', NodeKind::Controller, null, '8bit-5v-20io')->module('near-radio', 'near', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->module('far-radio', 'far', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
+            ->link('l', 'Air', 'packet-radio', ['channel' => 80, 'acknowledge' => false])->join('l', 'hand', Role::Sends, 'hand-radio')
+            ->join('l', 'near', Role::Receives, 'near-radio', [], ['broadcast'])->join('l', 'far', Role::Receives, 'far-radio', [], ['broadcast'])
+            ->address('l', 'near', 0, 'C2F19A4701', true)->address('l', 'far', 0, $shared ? 'C2F19A4701' : '3B86D2E917', true)
+            ->output('o1', 'near', 'Near lamp')->output('o2', 'far', 'Far lamp')->control('all', 'hand', 'All')->control('one', 'hand', 'One')
+            ->route('all', Action::On, 'o1')->hop('all o1 on', 'l', 'hand', 'near', 7)
+            ->route($key, $action, 'o2')->hop("{$key} o2 {$action->value}", 'l', 'hand', 'far', $code);
+    }
+
+    public function test_a_broadcast_goes_out_once_and_works_at_all_that_hear_it(): void
+    {
+        // B2: two receivers pinned to one address on pipe 0, meant so, nothing acknowledged.
+        $draft = self::broadcast(7, Action::On, true)->route('one', Action::Off, 'o1')->route('one', Action::Off, 'o2')->plan()->draft();
+        foreach ($draft->plan()->hops() as $hop) {
+            $draft->drop($hop);
+        }
+        $plan = self::assigner()->assign($draft->plan())->plan;
+        self::assertCount(2, $plan->addresses(), 'nobody gets a second address');
+        $codes = [];
+        foreach ($plan->hops() as $hop) {
+            $codes[$plan->control($plan->route($hop->routeId)->controlId)->name][] = $hop->code;
+        }
+        ksort($codes);
+        self::assertSame(['All' => [1, 1], 'One' => [2, 2]], $codes);
+        $hand = Tabulation::of($plan, $plan->nodes()[0], self::knowledge());
+        self::assertSame([[2, 1]], array_map(static fn (Tell $tell): array => [$tell->to, $tell->code], $hand->contacts[0]->does->tells), 'one message for both');
+        foreach ([1, 2] as $board) {
+            self::assertEqualsCanonicalizing([1, 2], array_map(static fn (Heard $heard): int => $heard->code, Tabulation::of($plan, $plan->nodes()[$board], self::knowledge())->heard));
+        }
+        self::assertSame([], self::assigner()->assign($plan)->proposals);
     }
 
     /**

@@ -40,7 +40,10 @@ final readonly class AddressStep implements Step
             $length = PacketSettings::of($link)->addressBytes;
             foreach ($plan->endpointsOn($link) as $endpoint) {
                 $prefix = self::prefixFor($plan, $link, $endpoint, $live);
-                foreach (array_slice(PacketPipes::ORDER, 0, PacketPipes::needed($plan, $endpoint)) as $pipe) {
+                $needed = PacketPipes::needed($plan, $endpoint);
+                // Where one is enough, whichever pipe it is on will do: what the user put on pipe 0 for a broadcast is heard there.
+                $served = $needed === 1 && array_filter($plan->addressesOf($endpoint), static fn (Address $address): bool => isset($live[$address->id])) !== [];
+                foreach ($served ? [] : array_slice(PacketPipes::ORDER, 0, $needed) as $pipe) {
                     $existing = null;
                     foreach ($plan->addressesOf($endpoint) as $address) {
                         $existing = $address->pipe === $pipe ? $address : $existing;
