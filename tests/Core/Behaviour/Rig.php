@@ -7,6 +7,7 @@ namespace Tests\Core\Behaviour;
 use PHPUnit\Framework\Assert;
 use Rundfunk\Behaviour\Contact;
 use Rundfunk\Behaviour\Driven;
+use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Behaviour\Gauge;
 use Rundfunk\Behaviour\Inputs;
 use Rundfunk\Behaviour\Machine;
@@ -16,7 +17,9 @@ use Rundfunk\Behaviour\State;
 use Rundfunk\Behaviour\Stick;
 use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Routes\HeardTogether;
 
 /** Nodes of a plan on a table, run by the machine: what one tells is what the other hears, at once and without loss. */
 final class Rig
@@ -41,8 +44,16 @@ final class Rig
     /** @var list<string> "Pocket A → Bench: 0x01 0" */
     public array $told = [];
 
+    /** @var array<string, list<string>> by "link number", the nodes that hear what is sent there */
+    private array $hearers = [];
+
     public function __construct(Plan $plan, Knowledge $knowledge, public int $now = 1_000)
     {
+        foreach ($plan->endpoints() as $end) {
+            $link = $plan->link($end->linkId);
+            $together = $knowledge->media->offering(HeardTogether::class, $link->medium)?->hearers($plan, $end) ?? [$end];
+            $this->hearers["{$link->name} ".EndNumber::of($plan, $end)] = array_map(static fn (Endpoint $one): string => $plan->node($one->nodeId)->name, $together);
+        }
         foreach ($plan->nodes() as $node) {
             $tables = Tabulation::of($plan, $node, $knowledge);
             $this->tables[$node->name] = $tables;
@@ -132,9 +143,11 @@ final class Rig
         $link = $this->tables[$from]->links[$message->link];
         $to = $link->nodes[$message->node - 1];
         $this->told[] = "{$from} → {$to}: {$message->code} {$message->value}";
-        foreach ($this->tables[$to]->links as $index => $there) {
-            if ($there->name === $link->name) {
-                $this->run($to, [new Message($index, $link->own, $message->code, $message->value)]);
+        foreach ($this->hearers["{$link->name} {$message->node}"] as $hears) {
+            foreach ($this->tables[$hears]->links as $index => $there) {
+                if ($there->name === $link->name) {
+                    $this->run($hears, [new Message($index, $link->own, $message->code, $message->value)]);
+                }
             }
         }
     }
