@@ -19,8 +19,8 @@ enum ModemLamp: string
     case Wavering = 'wavering';
     case Unknown = 'unknown';
 
-    /** How far a gap timed by eye may be from what it should be. */
-    private const TOLERANCE = 0.3;
+    /** By how much a gap timed by eye may be longer or shorter than it should be. */
+    private const TOLERANCE = 1.45;
 
     /** @param  list<float>  $gapsS  seconds from flash to flash, as they were timed; none for a lamp that never flashes */
     public static function of(array $gapsS): self
@@ -65,12 +65,15 @@ enum ModemLamp: string
 
     private static function single(float $gapS): self
     {
+        $nearest = self::Unknown;
+        $least = self::TOLERANCE;
         foreach ([[self::Data, 0.36], [self::Searching, 0.86], [self::Registered, 3.06]] as [$says, $nominalS]) {
-            if (abs($gapS - $nominalS) <= self::TOLERANCE * $nominalS) {
-                return $says;
+            $off = max($gapS, $nominalS) / min($gapS, $nominalS);
+            if ($off <= $least) {
+                [$nearest, $least] = [$says, $off];
             }
         }
 
-        return self::Unknown;
+        return $nearest;
     }
 }
