@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Text\CNames;
+use Rundfunk\Text\UniqueNames;
+
+/** How the fields of a node's inputs and outputs are called in its behaviour header. */
+final readonly class CFieldNames
+{
+    /**
+     * @param  list<string>  $contacts
+     * @param  list<string>  $gauges
+     * @param  list<string>  $sticks
+     * @param  list<string>  $outputs
+     */
+    private function __construct(public array $contacts, public array $gauges, public array $sticks, public array $outputs)
+    {
+    }
+
+    public static function of(NodeTables $tables): self
+    {
+        $inputs = new UniqueNames;
+        $outputs = new UniqueNames;
+        $name = static fn (UniqueNames $names): callable => static fn (Contact|Gauge|Stick|Driven $one): string => $names->name(CNames::lower($one->name));
+
+        return new self(
+            array_map($name($inputs), $tables->contacts),
+            array_map($name($inputs), $tables->gauges),
+            array_map($name($inputs), $tables->sticks),
+            array_map($name($outputs), $tables->outputs),
+        );
+    }
+}
