@@ -13,6 +13,7 @@ use Rundfunk\Assign\Proposes;
 use Rundfunk\Behaviour\BehaviourCalculators;
 use Rundfunk\Behaviour\Rule\BehaviourRules;
 use Rundfunk\Build\Rule\FlashAgain;
+use Rundfunk\Build\Rule\LinkFlashedOtherwise;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Catalogue\Catalogue;
@@ -280,6 +281,7 @@ final class Shipped
             new AllOffMisses,
             ...BehaviourRules::all(),
             new FlashAgain,
+            new LinkFlashedOtherwise,
         ], $byMedium);
     }
 }

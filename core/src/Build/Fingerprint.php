@@ -19,8 +19,8 @@ use Rundfunk\Text\UniqueNames;
  */
 final readonly class Fingerprint
 {
-    /** Of the tables, what is only said to people. */
-    private const WORDS = ['name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true];
+    /** Of the tables, what is only said to people, and by which number the others go: that is their link's. */
+    private const LEFT_OUT = ['name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true, 'own' => true, 'to' => true, 'from' => true];
 
     public static function ofLink(Plan $plan, Link $link, Knowledge $knowledge): string
     {
@@ -54,7 +54,7 @@ final readonly class Fingerprint
 
     private static function bare(mixed $tables): mixed
     {
-        return is_array($tables) ? array_map(self::bare(...), array_is_list($tables) ? $tables : array_diff_key($tables, self::WORDS)) : $tables;
+        return is_array($tables) ? array_map(self::bare(...), array_is_list($tables) ? $tables : array_diff_key($tables, self::LEFT_OUT)) : $tables;
     }
 
     private static function digits(mixed $what): string

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\Fingerprint;
 use Rundfunk\Build\Flashed;
+use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
@@ -15,6 +16,7 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
+use Tests\Core\RandomEdits;
 
 /** What a node was flashed with, and who must be flashed again when something changes. */
 final class FlashedTest extends CoreTestCase
@@ -61,12 +63,46 @@ final class FlashedTest extends CoreTestCase
         self::assertSame([], self::again($plan));
         $edited = (new Editor(self::knowledge()))->apply($plan, [$edit($plan)])->plan;
         self::assertSame($again, self::again($edited));
-        foreach (self::checker()->check($edited)->all() as $finding) {
-            if ($finding->rule() === 'flash-again' && $finding->fix !== null) {
-                $edited = (new Editor(self::knowledge()))->apply($edited, $finding->fix->operations)->plan;
-            }
+        while (($found = array_values(array_filter(self::checker()->check($edited)->all(), static fn (Finding $finding): bool => in_array($finding->rule(), ['flash-again', 'link-flashed-otherwise'], true)))) !== []) {
+            $edited = (new Editor(self::knowledge()))->apply($edited, $found[0]->fixes()[0]->operations)->plan;
         }
         self::assertSame([], self::again($edited));
+    }
+
+    public function test_after_each_of_many_edits_those_are_found_that_a_whole_check_finds(): void
+    {
+        foreach ([3, 4] as $seed) {
+            $plan = self::flashed();
+            $edits = new RandomEdits($seed, self::knowledge());
+            $checker = self::checker();
+            $findings = $checker->check($plan);
+            for ($done = 0; $done < 60; $done++) {
+                $edited = $edits->next($plan);
+                if ($edited === null) {
+                    continue;
+                }
+                $findings = $checker->recheck($edited, $findings);
+                $plan = $edited->plan;
+                self::assertEquals(self::flashing($checker->check($plan)->all()), self::flashing($findings->all()), "seed {$seed}, edit {$done}");
+            }
+        }
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array<string, mixed>
+     */
+    private static function flashing(array $findings): array
+    {
+        $flashing = [];
+        foreach ($findings as $finding) {
+            if (in_array($finding->rule(), ['flash-again', 'link-flashed-otherwise'], true)) {
+                $flashing[$finding->id()] = json_decode((string) json_encode($finding), true);
+            }
+        }
+        ksort($flashing);
+
+        return $flashing;
     }
 
     public function test_a_fingerprint_is_eight_digits_and_follows_from_the_plan_alone(): void

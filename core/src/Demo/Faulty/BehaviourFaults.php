@@ -24,7 +24,7 @@ final readonly class BehaviourFaults
             ->module('slip-hand-radio', 'slip-hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->module('slip-hand-keys', 'slip-hand', 'button-pad-4', 'Keys')
             ->module('slip-hand-stick', 'slip-hand', 'joystick', 'Stick')
-            // flash-again
+            // flash-again, link-flashed-otherwise
             ->node('slip-node', 'Slip', NodeKind::Controller, 'slip', '8bit-5v-70io', ['flashedOwn' => '00000000'])
             ->module('slip-radio', 'slip-node', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
             ->module('slip-relays', 'slip-node', 'relay-bank-8-high', 'Relays', FedFrom::Own)
