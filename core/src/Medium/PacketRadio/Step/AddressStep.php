@@ -41,8 +41,8 @@ final readonly class AddressStep implements Step
             foreach ($plan->endpointsOn($link) as $endpoint) {
                 $prefix = self::prefixFor($plan, $link, $endpoint, $live);
                 $needed = PacketPipes::needed($plan, $endpoint);
-                // Where one is enough, whichever pipe it is on will do: what the user put on pipe 0 for a broadcast is heard there.
-                $served = $needed === 1 && array_filter($plan->addressesOf($endpoint), static fn (Address $address): bool => isset($live[$address->id])) !== [];
+                // What the user put on pipe 0 for a broadcast is heard there: it wants no address of its own beside it.
+                $served = $needed === 1 && $endpoint->means(Deliberate::Broadcast) && array_filter($plan->addressesOf($endpoint), static fn (Address $address): bool => $address->pipe === 0 && isset($live[$address->id])) !== [];
                 foreach ($served ? [] : array_slice(PacketPipes::ORDER, 0, $needed) as $pipe) {
                     $existing = null;
                     foreach ($plan->addressesOf($endpoint) as $address) {
