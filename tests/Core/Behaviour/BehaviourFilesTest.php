@@ -54,7 +54,7 @@ final class BehaviourFilesTest extends CoreTestCase
             }
         }
         self::assertGreaterThan(60, count($sources));
-        $runs = array_map(fn (array $command): Process => new Process([...$command, '-std=c99', '-Wall', '-Wextra', '-Werror', '-fsyntax-only', ...$sources], $this->folder, timeout: 120), [['gcc', '-pedantic'], ['avr-gcc', '-mmcu=atmega328p', '-Os']]);
+        $runs = array_map(fn (array $command): Process => new Process([...$command, '-std=c99', '-Wall', '-Wextra', '-Werror', '-fsyntax-only', ...$sources], $this->folder, timeout: 120), [['gcc', '-pedantic'], ['avr-gcc', '-mmcu=avr5', '-Os']]);
         array_map(static fn (Process $run) => $run->start(), $runs);
         foreach ($runs as $run) {
             self::assertSame(0, $run->wait(), $run->getErrorOutput());
@@ -73,7 +73,7 @@ final class BehaviourFilesTest extends CoreTestCase
         foreach ($all as $tables) {
             file_put_contents($this->folder.'/node.h', CBehaviour::write($tables, 'any.h', []));
             file_put_contents($this->folder.'/node.c', self::PROGRAM);
-            (new Process(['avr-gcc', '-mmcu=atmega328p', '-Os', '-std=c99', '-o', 'node.elf', 'node.c'], $this->folder))->mustRun();
+            (new Process(['avr-gcc', '-mmcu=atmega644', '-Os', '-std=c99', '-o', 'node.elf', 'node.c'], $this->folder))->mustRun();
             [, $row] = explode("\n", (new Process(['avr-size', 'node.elf'], $this->folder))->mustRun()->getOutput());
             [$text, $data, $bss] = array_map(intval(...), preg_split('/\s+/', trim($row)) ?: []);
             $size = CSize::of($tables);
