@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Build\Define;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
@@ -36,7 +37,7 @@ final readonly class PacketDefines
                 $defines[] = new Define('RETRY_DELAY_US', (string) $delay);
             }
             if ($settings->senderId) {
-                $defines[] = new Define('SENDER', (string) SenderNumber::of($plan, $endpoint), 'how this node signs its messages');
+                $defines[] = new Define('SENDER', (string) EndNumber::of($plan, $endpoint), 'how this node signs its messages');
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Catalogue\Band;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Knowledge;
@@ -96,6 +97,6 @@ final readonly class PacketPanel implements DrawsPanel
             $targets[$to->id] = new PacketTarget($plan->node($to->nodeId)->name, PacketAddress::tryParse($address?->value)?->spaced(), $address?->pipe);
         }
 
-        return new PacketEndFigures($end->id, $disagrees, $end->role->sends() ? SenderNumber::of($plan, $end) : null, array_values($targets));
+        return new PacketEndFigures($end->id, $disagrees, $end->role->sends() ? EndNumber::of($plan, $end) : null, array_values($targets));
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Medium\PacketRadio;
 
+use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\PacketRadio\PacketPanel;
 use Rundfunk\Medium\PacketRadio\PacketStops;
-use Rundfunk\Medium\PacketRadio\SenderNumber;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
@@ -77,7 +77,7 @@ final class PacketPipesTest extends CoreTestCase
     public function test_senders_sign_with_numbers_of_their_own(): void
     {
         $plan = self::star(5, true)->assigned();
-        $numbers = array_map(static fn (Endpoint $end): int => SenderNumber::of($plan, $end), $plan->endpoints());
+        $numbers = array_map(static fn (Endpoint $end): int => EndNumber::of($plan, $end), $plan->endpoints());
         self::assertCount(count($numbers), array_unique($numbers));
         self::assertNotContains(0, $numbers);
     }
