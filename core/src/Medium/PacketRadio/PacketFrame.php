@@ -15,7 +15,7 @@ final readonly class PacketFrame
     {
         $fields = [
             new FrameField('code', FieldSize::U8, 'what to do: one of the command codes'),
-            new FrameField('argument', FieldSize::I16, 'a value for commands that take one: milliseconds of a pulse in tens, a position; otherwise 0'),
+            new FrameField('argument', FieldSize::I16, 'a value for commands that take one: 1 or 0 for an output that follows, a position; otherwise 0'),
         ];
         if ($settings->senderId) {
             $fields = [
