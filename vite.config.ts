@@ -2,7 +2,11 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { svelteTesting } from '@testing-library/svelte/vite';
 import laravel from 'laravel-vite-plugin';
-import { defineConfig } from 'vitest/config';
+import { configDefaults, defineConfig } from 'vitest/config';
+
+const logic = 'resources/js/lib/**/*.test.ts';
+// What draws nothing, and yet asks for a page, its address or its store.
+const asksABrowser = ['api', 'hues', 'workspace'].map((name) => `resources/js/lib/${name}.test.ts`);
 
 export default defineConfig({
     plugins: [
@@ -18,8 +22,26 @@ export default defineConfig({
     test: {
         // Looking for roles in a table of a thousand cells takes seconds on a busy machine.
         testTimeout: 60_000,
-        environment: 'jsdom',
-        setupFiles: ['resources/js/test-setup.ts'],
-        include: ['resources/js/**/*.test.ts'],
+        projects: [
+            // A stand-in of a browser takes longer to make than most of these take to run.
+            {
+                extends: true,
+                test: {
+                    name: 'logic',
+                    environment: 'node',
+                    include: [logic],
+                    exclude: [...configDefaults.exclude, ...asksABrowser],
+                },
+            },
+            {
+                extends: true,
+                test: {
+                    name: 'browser',
+                    environment: 'jsdom',
+                    setupFiles: ['resources/js/test-setup.ts'],
+                    include: asksABrowser.concat('resources/js/!(lib)/**/*.test.ts'),
+                },
+            },
+        ],
     },
 });

@@ -1,6 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { execFileSync } from 'node:child_process';
-import { expect, register, saved, test } from './stage';
+import { expect, register, saved, sound, test } from './stage';
 
 test('a plan of a hundred nodes: its switch table is crossed and changed by keyboard, and a route of it is traced', async ({
     page,
@@ -42,6 +41,6 @@ test('a plan of a hundred nodes: its switch table is crossed and changed by keyb
 
     for (const colorScheme of ['light', 'dark'] as const) {
         await page.emulateMedia({ colorScheme });
-        expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+        await sound(page);
     }
 });

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test as plain, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -55,4 +56,24 @@ export async function open(page: Page, plan: 'linden-hollow' | 'faulty-on-purpos
 
 export async function saved(page: Page, version: number): Promise<void> {
     await expect(page.getByText(`saved · version ${version}`)).toBeVisible();
+}
+
+/**
+ * Nothing that a person could not read or reach. Only violations are asked for, and of the one frame there is: all that is
+ * in order of a page of thousands of elements takes longer to send than to find. The themes differ in colours alone, so in
+ * the dark one it is these that are looked at.
+ */
+export async function sound(page: Page): Promise<void> {
+    const looks = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+    const dark = await page.locator('html').evaluate((html) => html.classList.contains('dark'));
+    const { violations } = await (dark ? looks.withRules('color-contrast') : looks).analyze();
+    expect(
+        violations.map(
+            (violation) =>
+                `${violation.id}: ${violation.nodes
+                    .map((node) => node.html)
+                    .slice(0, 3)
+                    .join(' | ')}`,
+        ),
+    ).toEqual([]);
 }
