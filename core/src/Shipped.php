@@ -111,6 +111,7 @@ use Rundfunk\Routes\Rule\ValueSpanUnknown;
 use Rundfunk\Routes\Step\CodeStep;
 use Rundfunk\Routes\Step\PathStep;
 use Rundfunk\View\AllOffView;
+use Rundfunk\View\AnswerStripView;
 use Rundfunk\View\AxisCurveView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
@@ -190,6 +191,7 @@ final class Shipped
             new PartsListView,
             new CodeGridView,
             new SequenceStripView,
+            new AnswerStripView,
             new AxisCurveView,
             ...array_merge([], ...array_values($byMedium)),
         );

@@ -81,6 +81,9 @@ final readonly class CBehaviour
         $outputs = [];
         foreach ($this->tables->outputs as $index => $output) {
             $outputs[] = "    int16_t {$this->names->outputs[$index]}; ".CNote::of($output->name.($output->lowest === 0 && $output->highest === 1 ? ', 1 for on' : ", {$output->lowest} to {$output->highest}"));
+            if ($output->unheardMs > 0) {
+                $outputs[] = "    uint8_t {$this->names->known[$index]}; ".CNote::of('1 while what it shows is known');
+            }
         }
 
         return [...$lines,

@@ -28,6 +28,8 @@ final readonly class CFeatures
         public bool $feeds,
         public bool $tells,
         public bool $repeats,
+        public bool $shows,
+        public bool $answers,
         public bool $time,
         public int $masterBits,
     ) {
@@ -35,8 +37,8 @@ final readonly class CFeatures
 
     public static function of(NodeTables $tables): self
     {
-        $contacts = array_filter($tables->contacts, static fn (Contact $contact): bool => self::anything($contact->does));
-        $switched = array_filter($tables->gauges, static fn (Gauge $gauge): bool => $gauge->hasThreshold && self::anything(self::turned($gauge->does)));
+        $contacts = array_filter($tables->contacts, static fn (Contact $contact, int $index): bool => self::felt($tables, $index), ARRAY_FILTER_USE_BOTH);
+        $switched = array_filter($tables->gauges, static fn (Gauge $gauge, int $index): bool => self::weighed($tables, $index), ARRAY_FILTER_USE_BOTH);
         $saying = array_filter($tables->gauges, self::saysValue(...));
         $sticks = array_filter($tables->sticks, static fn (Stick $stick): bool => self::anything($stick->does));
         $clocks = array_filter($tables->clocks, self::strikes(...));
@@ -46,12 +48,14 @@ final readonly class CFeatures
             ...array_map(static fn (Gauge $gauge): Does => self::turned($gauge->does), $switched),
             ...array_map(static fn (Gauge $gauge): Does => self::says($gauge->does), $saying),
             ...array_merge(...array_map(static fn (Sequence $sequence): array => [$sequence->stopped, ...array_map(static fn (Moment $moment): Does => $moment->does, $sequence->moments)], $tables->sequences)),
-            ...array_map(static fn (Group $group): Does => $group->does, $tables->groups),
+            ...array_map(static fn (Group|Report $one): Does => $one->does, [...$tables->groups, ...$tables->reports]),
         ];
         $drives = array_merge(...array_map(static fn (Does $one): array => $one->drives, $does), ...array_map(static fn (Heard $heard): array => $heard->drives, $tables->heard));
         $tells = array_merge(...array_map(static fn (Does $one): array => $one->tells, $does), ...array_map(static fn (Heard $heard): array => $heard->passes, $tables->heard));
         $pulses = array_filter($drives, static fn (Drive $drive): bool => $drive->action === Action::Pulse);
         $feeds = array_filter($tables->heard, static fn (Heard $heard): bool => array_filter($heard->drives, static fn (Drive $drive): bool => self::feeds($tables, $drive)) !== []) !== [];
+        $shows = array_filter($tables->outputs, static fn (Driven $output): bool => $output->unheardMs > 0) !== [];
+        $told = array_filter($tables->reports, static fn (Report $report): bool => $report->everyMs > 0) !== [];
         $every = array_filter($clocks, static fn (Clock $clock): bool => $clock->everyMs > 0);
         $masters = max([0, ...array_map(static fn (Driven $output): int => $output->masters, $tables->outputs)]);
 
@@ -70,9 +74,23 @@ final readonly class CFeatures
             $feeds,
             $tells !== [],
             array_filter($tables->contacts, static fn (Contact $contact): bool => $contact->repeatMs > 0) !== [],
-            $contacts !== [] || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds || $tables->sequences !== [],
+            $shows,
+            array_filter($tables->reports, static fn (Report $report): bool => $report->always) !== [],
+            $contacts !== [] || $shows || $told || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds || $tables->sequences !== [],
             $masters > 16 ? 32 : ($masters > 8 ? 16 : 8),
         );
+    }
+
+    /** Whether something follows from a contact, or a state is sensed by it. */
+    public static function felt(NodeTables $tables, int $contact): bool
+    {
+        return self::anything($tables->contacts[$contact]->does) || array_filter($tables->reports, static fn (Report $report): bool => $report->contact === $contact) !== [];
+    }
+
+    /** Whether something hangs on the threshold of a reading, or a state is sensed by it. */
+    public static function weighed(NodeTables $tables, int $gauge): bool
+    {
+        return $tables->gauges[$gauge]->hasThreshold && (self::anything(self::turned($tables->gauges[$gauge]->does)) || array_filter($tables->reports, static fn (Report $report): bool => $report->gauge === $gauge) !== []);
     }
 
     public static function anything(Does $does): bool

@@ -15,8 +15,9 @@ final readonly class CFieldNames
      * @param  list<string>  $gauges
      * @param  list<string>  $sticks
      * @param  list<string>  $outputs
+     * @param  list<string>  $known  whether what an output shows of another node is known; only there where it shows such
      */
-    private function __construct(public array $contacts, public array $gauges, public array $sticks, public array $outputs)
+    private function __construct(public array $contacts, public array $gauges, public array $sticks, public array $outputs, public array $known)
     {
     }
 
@@ -31,6 +32,7 @@ final readonly class CFieldNames
             array_map($name($inputs), $tables->gauges),
             array_map($name($inputs), $tables->sticks),
             array_map($name($outputs), $tables->outputs),
+            array_map(static fn (Driven $one): string => $one->unheardMs > 0 ? $outputs->name(CNames::lower($one->name).'_known') : '', $tables->outputs),
         );
     }
 }

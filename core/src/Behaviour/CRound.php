@@ -37,8 +37,12 @@ final readonly class CRound
         foreach ($this->tables->groups as $index => $group) {
             $lines[] = "    me->groups[{$index}] = {$this->tables->outputs[$group->output]->off};";
         }
+        foreach (array_keys($this->tables->reports) as $index) {
+            $lines = [...$lines, "    me->reports[{$index}].value = 0;", "    me->reports[{$index}].has = 0;", "    me->reports[{$index}].told = now_ms;"];
+        }
         foreach ($this->tables->outputs as $index => $output) {
-            $lines = [...$lines, "    me->outputs[{$index}].value = {$output->off};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : [])];
+            $lines = [...$lines, "    me->outputs[{$index}].value = {$output->off};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : []),
+                ...($this->has->shows ? ["    me->outputs[{$index}].known = ".($output->unheardMs === 0 ? '1' : '0').';', "    me->outputs[{$index}].known_at = now_ms;"] : []), ...($this->has->answers ? ["    me->outputs[{$index}].asked = 0;"] : [])];
         }
 
         return [...$lines, '}', ''];
@@ -52,6 +56,12 @@ final readonly class CRound
         foreach ($this->tables->outputs as $index => $output) {
             if ($has->pulses) {
                 $body = [...$body, "    if (me->outputs[{$index}].pulsing && node_since(me, me->outputs[{$index}].pulse_at) >= me->outputs[{$index}].pulse_ms) {", "        me->outputs[{$index}].pulsing = 0;", "        node_ask(me, {$index}, NODE_PULSE, 0, 0, 0, 0);", '    }'];
+            }
+            if ($output->unheardMs > 0) {
+                $body = [...$body, "    if (me->outputs[{$index}].known && node_since(me, me->outputs[{$index}].known_at) >= {$output->unheardMs}UL) {", "        me->outputs[{$index}].known = 0;", '    }'];
+            }
+            if ($has->answers) {
+                $body[] = "    me->outputs[{$index}].asked = 0;";
             }
             if ($has->feeds && $output->silenceMs > 0) {
                 $body = [...$body, "    if (me->outputs[{$index}].fed && node_since(me, me->outputs[{$index}].fed_at) >= {$output->silenceMs}UL) {", "        me->outputs[{$index}].fed = 0;", "        me->outputs[{$index}].holders &= (node_masters)~{$output->far}UL;", "        node_ask(me, {$index}, NODE_OFF, 0, 0, 0, 1);", '    }'];
@@ -76,11 +86,14 @@ final readonly class CRound
         foreach (array_keys($this->tables->groups) as $index) {
             $body[] = "    node_group_{$index}(me);";
         }
+        foreach (array_keys($this->tables->reports) as $index) {
+            $body[] = "    node_report_{$index}(me, in);";
+        }
         if ($has->timesOfDay) {
             $body = [...$body, '    if (minute_of_day >= 0) {', '        me->minute = minute_of_day;', '    }'];
         }
-        foreach (array_keys($this->tables->outputs) as $index) {
-            $body[] = "    out->{$this->names->outputs[$index]} = me->outputs[{$index}].value;";
+        foreach ($this->tables->outputs as $index => $output) {
+            $body = [...$body, ...$this->show($index, $output)];
         }
         $text = implode("\n", $body);
         $locals = [
@@ -97,10 +110,22 @@ final readonly class CRound
         ];
     }
 
+    /** @return list<string> what an output is put to; a lamp blinks while what it shows is not known */
+    private function show(int $index, Driven $output): array
+    {
+        $name = $this->names->outputs[$index];
+        $value = "me->outputs[{$index}].value";
+        if ($output->unheardMs > 0 && $output->blinks) {
+            $value = "me->outputs[{$index}].known ? {$value} : (int16_t)((now_ms & ".Machine::BLINK.") != 0 ? {$output->on} : {$output->off})";
+        }
+
+        return ["    out->{$name} = {$value};", ...($output->unheardMs > 0 ? ["    out->{$this->names->known[$index]} = me->outputs[{$index}].known;"] : [])];
+    }
+
     /** @return list<string> */
     private function feel(int $index, Contact $contact): array
     {
-        if (! CFeatures::anything($contact->does)) {
+        if (! CFeatures::felt($this->tables, $index)) {
             return [];
         }
         $switch = $contact->kind === ContactKind::Switch;
@@ -111,7 +136,7 @@ final readonly class CRound
             "    event = node_feel(me, {$index}, in->{$this->names->contacts[$index]} != 0, {$contact->debounceMs});",
             "    if ({$counts}) {",
             ...($this->has->repeats ? ["        me->contacts[{$index}].held = event != NODE_LET_GO;", "        me->contacts[{$index}].told = now_ms;"] : []),
-            "        node_contact_{$index}(me, event != NODE_LET_GO".($switch ? ', event == NODE_FOUND_WORKED' : '').');',
+            ...(CFeatures::anything($contact->does) ? ["        node_contact_{$index}(me, event != NODE_LET_GO".($switch ? ', event == NODE_FOUND_WORKED' : '').');'] : []),
             '    }',
         ];
         if ($repeats && $tells !== []) {
@@ -131,7 +156,7 @@ final readonly class CRound
         $in = "in->{$this->names->gauges[$index]}";
         $reading = "node_sane({$in})";
         $lines = [];
-        if ($gauge->hasThreshold && CFeatures::anything(CFeatures::turned($gauge->does))) {
+        if (CFeatures::weighed($this->tables, $index)) {
             $state = "me->gauge_{$index}_state";
             $over = $gauge->above ? "{$reading} - ({$gauge->threshold}L)" : "({$gauge->threshold}L) - {$reading}";
             $failed = match ($gauge->onFailure) {
@@ -139,7 +164,8 @@ final readonly class CRound
                 OnFailure::Off => '0',
                 OnFailure::On => '1',
             };
-            $lines = ["    state = {$in} == NODE_FAILED ? {$failed} : node_beyond({$state}, {$over}, {$gauge->hysteresis}L);", "    if (state != {$state}) {", "        {$state} = state;", "        node_gauge_{$index}(me, state == 1, {$in} == NODE_FAILED ? 0 : node_rounded({$reading}));", '    }'];
+            $turns = CFeatures::anything(CFeatures::turned($gauge->does));
+            $lines = ["    state = {$in} == NODE_FAILED ? {$failed} : node_beyond({$state}, {$over}, {$gauge->hysteresis}L);", "    if (state != {$state}) {", "        {$state} = state;", ...($turns ? ["        node_gauge_{$index}(me, state == 1, {$in} == NODE_FAILED ? 0 : node_rounded({$reading}));"] : []), '    }'];
         }
         if (CFeatures::saysValue($gauge)) {
             $lines = [...$lines, "    if ({$in} != NODE_FAILED && (!me->gauge_{$index}_has || node_since(me, me->gauge_{$index}_told) >= {$gauge->intervalMs}UL)) {", "        me->gauge_{$index}_has = 1;", "        me->gauge_{$index}_told = now_ms;", "        node_gauge_{$index}_says(me, node_rounded({$reading}));", '    }'];

@@ -25,7 +25,7 @@ final readonly class CSize
         $inputs = count($this->tables->contacts) + 4 * (count($this->tables->gauges) + count($this->tables->sticks));
         $messages = CFeatures::HEARD_MOST + max(1, $this->tables->mostTold(CFeatures::HEARD_MOST));
 
-        return (new CState($this->tables, $this->has))->bytes() + max(1, $inputs) + max(1, 2 * count($this->tables->outputs)) + 2 + 6 * $messages;
+        return (new CState($this->tables, $this->has))->bytes() + max(1, $inputs) + max(1, 2 * count($this->tables->outputs) + count(array_filter($this->tables->outputs, static fn (Driven $output): bool => $output->unheardMs > 0))) + 2 + 6 * $messages;
     }
 
     /** @return int bytes of program, about */
@@ -44,9 +44,9 @@ final readonly class CSize
                 $tells += count($does->tells);
             }
         }
-        foreach ($tables->groups as $group) {
-            $drives += count($group->does->drives);
-            $tells += count($group->does->tells);
+        foreach ([...$tables->groups, ...$tables->reports] as $one) {
+            $drives += count($one->does->drives);
+            $tells += count($one->does->tells);
         }
         foreach ($tables->heard as $heard) {
             $obeyed += count($heard->drives);

@@ -48,6 +48,10 @@ final readonly class CSources
         foreach ($this->tables->groups as $index => $group) {
             $lines = [...$lines, ...$this->group($index, $group)];
         }
+        $reports = new CReports($this->tables, $this->names);
+        foreach ($this->tables->reports as $index => $report) {
+            $lines = [...$lines, ...$reports->lines($index, $report)];
+        }
 
         return $lines;
     }
@@ -155,6 +159,12 @@ final readonly class CSources
             $from = $heard->from === 0 ? '' : " && heard->node == {$heard->from}";
             $lines[] = "    if (heard->link == {$heard->link}{$from} && heard->code == {$heard->code}) { ".CNote::of($heard->says);
             foreach ($heard->drives as $drive) {
+                if ($this->isAnswered($drive)) {
+                    $lines[] = "        me->outputs[{$drive->output}].asked = 1;";
+                }
+                if ($drive->answers && $this->tables->outputs[$drive->output]->unheardMs > 0) {
+                    $lines = [...$lines, "        me->outputs[{$drive->output}].known = 1;", "        me->outputs[{$drive->output}].known_at = me->now_ms;"];
+                }
                 $lines[] = '        '.$this->actions->put($drive, 'heard->value', $drive->action->holds() ? 'heard->value != 0' : '1');
                 if (CFeatures::feeds($this->tables, $drive)) {
                     $output = $this->tables->outputs[$drive->output];
@@ -170,6 +180,11 @@ final readonly class CSources
         $feed = ! $this->has->feeds ? [] : ['/* What is held from afar must be heard of again and again. */', 'static void node_feed(struct node_state *me, uint8_t output, uint8_t fed)', '{', '    me->outputs[output].fed = fed;', '    if (fed) {', '        me->outputs[output].fed_at = me->now_ms;', '    }', '}', ''];
 
         return [...$feed, 'static void node_obey(struct node_state *me, const struct node_message *heard)', '{', ...($this->obeysAnything() ? [] : ['    (void)me;']), ...$lines, '}', ''];
+    }
+
+    private function isAnswered(Drive $drive): bool
+    {
+        return array_filter($this->tables->reports, static fn (Report $report): bool => $report->always && $report->output === $drive->output) !== [];
     }
 
     private function obeysAnything(): bool

@@ -27,9 +27,12 @@ final readonly class CState
         if ($this->tables->outputs !== []) {
             $lines = [...$lines, "typedef {$this->masters()} node_masters;", 'struct node_output {', ...self::fieldLines($this->output()), '};', ''];
         }
-
         if ($this->tables->sequences !== []) {
             $lines = [...$lines, 'struct node_sequence {', ...self::fieldLines(self::sequence()), '};', ''];
+        }
+
+        if ($this->tables->reports !== []) {
+            $lines = [...$lines, 'struct node_report {', ...self::fieldLines(self::report()), '};', ''];
         }
 
         return [...$lines, '/* What the node remembers from one step to the next; none of it is yours to change. */', 'struct node_state {', ...self::fieldLines($this->all()), '};', ''];
@@ -48,6 +51,12 @@ final readonly class CState
     private static function sequence(): array
     {
         return [CField::of('uint8_t', 'was'), CField::of('uint8_t', 'running'), CField::of('uint8_t', 'next'), CField::of('uint16_t', 'passes'), CField::of('uint32_t', 'since')];
+    }
+
+    /** @return list<CField> */
+    private static function report(): array
+    {
+        return [CField::of('int16_t', 'value'), CField::of('uint8_t', 'has'), CField::of('uint32_t', 'told')];
     }
 
     private function masters(): string
@@ -71,6 +80,8 @@ final readonly class CState
             CField::of('int16_t', 'value'), CField::called('node_masters', 'holders', $this->masters()), CField::of('uint8_t', 'barred'),
             ...($this->has->pulses ? [CField::of('uint8_t', 'pulsing'), CField::of('uint32_t', 'pulse_at'), CField::of('uint32_t', 'pulse_ms')] : []),
             ...($this->has->feeds ? [CField::of('uint8_t', 'fed'), CField::of('uint32_t', 'fed_at')] : []),
+            ...($this->has->shows ? [CField::of('uint8_t', 'known'), CField::of('uint32_t', 'known_at')] : []),
+            ...($this->has->answers ? [CField::of('uint8_t', 'asked')] : []),
         ];
     }
 
@@ -92,6 +103,9 @@ final readonly class CState
         }
         if ($this->tables->groups !== []) {
             $fields[] = CField::of('int16_t', 'groups', count($this->tables->groups));
+        }
+        if ($this->tables->reports !== []) {
+            $fields[] = CField::records('node_report', 'reports', count($this->tables->reports), self::report());
         }
         foreach ($this->tables->gauges as $index => $gauge) {
             $fields[] = CField::of('uint8_t', "gauge_{$index}_state");

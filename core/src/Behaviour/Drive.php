@@ -16,6 +16,7 @@ final readonly class Drive
      * @param  int|null  $value  for a set, to what, and for a step, how far; null when the source says it
      * @param  int  $pulseMs  for a pulse, how long; otherwise 0
      * @param  Travel|null  $travel  for a stick: how its way becomes the output's value
+     * @param  bool  $answers  it says how something stands elsewhere: while it comes, what the output shows is known
      */
     public function __construct(
         public int $output,
@@ -25,6 +26,7 @@ final readonly class Drive
         public ?int $value,
         public int $pulseMs,
         public ?Travel $travel = null,
+        public bool $answers = false,
     ) {
     }
 }

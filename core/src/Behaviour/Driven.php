@@ -14,6 +14,8 @@ final readonly class Driven
      * @param  int  $silenceMs  what another node holds goes off when nothing more is heard for so long; 0 for never
      * @param  int  $masters  how many hold it
      * @param  int  $far  which of them are other nodes' controls, a bit each
+     * @param  int  $unheardMs  what it shows of another node is not known any more when nothing is heard of it for so long; 0 for never
+     * @param  bool  $blinks  it blinks while that is not known
      */
     public function __construct(
         public string $name,
@@ -25,6 +27,8 @@ final readonly class Driven
         public int $silenceMs,
         public int $masters,
         public int $far,
+        public int $unheardMs = 0,
+        public bool $blinks = false,
     ) {
     }
 }

@@ -17,7 +17,7 @@ use Rundfunk\Plan\ValueSpan;
  * same happens every time, and on the board, whose header is written from the same tables.
  *
  * In a step, what is due goes first, then what was heard, then what is read: contacts, gauges, sticks, clocks; then sequences
- * go on and groups pass on. All in the order of the tables.
+ * go on, groups pass on, and it is told how things stand. All in the order of the tables.
  */
 final class Machine
 {
@@ -29,6 +29,9 @@ final class Machine
 
     public const ZONE_LEFT = 384;
 
+    /** A lamp that does not know what it shows is on for so many milliseconds, and off for as many. */
+    public const BLINK = 512;
+
     /** @var list<Arbiter> */
     private readonly array $arbiters;
 
@@ -38,6 +41,9 @@ final class Machine
 
     /** @var list<Message> */
     private array $told = [];
+
+    /** @var array<int, true> outputs that a message asked something of in this step */
+    private array $asked = [];
 
     public function __construct(private readonly NodeTables $tables)
     {
@@ -68,8 +74,11 @@ final class Machine
         foreach ($this->tables->groups as $group) {
             $state->groups[] = $this->tables->outputs[$group->output]->off;
         }
+        foreach ($this->tables->reports as $_) {
+            $state->reports[] = ['value' => 0, 'has' => false, 'told' => $nowMs];
+        }
         foreach ($this->tables->outputs as $output) {
-            $state->outputs[] = ['standing' => new Standing($output->off), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs];
+            $state->outputs[] = ['standing' => new Standing($output->off), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs, 'known' => $output->unheardMs === 0, 'knownAt' => $nowMs];
         }
 
         return $state;
@@ -85,6 +94,7 @@ final class Machine
         $this->state = clone $state;
         $this->now = $nowMs;
         $this->told = [];
+        $this->asked = [];
         $this->passTime();
         foreach ($heard as $message) {
             $this->hear($message);
@@ -107,8 +117,11 @@ final class Machine
         foreach ($this->tables->groups as $index => $group) {
             $this->passOn($index, $group);
         }
+        foreach ($this->tables->reports as $index => $report) {
+            $this->report($index, $report, $inputs);
+        }
 
-        return new Outcome($this->state, array_map(static fn (array $output): int => $output['standing']->value, $this->state->outputs), $this->told);
+        return new Outcome($this->state, array_map($this->shown(...), array_keys($this->tables->outputs), $this->tables->outputs), array_map(static fn (array $output): bool => $output['known'], $this->state->outputs), $this->told);
     }
 
     private function since(int $then): int
@@ -129,8 +142,23 @@ final class Machine
                 $near = array_values(array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 0));
                 $at['standing'] = $this->arbiters[$index]->hear(new Standing($at['standing']->value, $near, $at['standing']->barred), new Ask(-1, Action::Off, false), Turn::Worked);
             }
+            if ($output->unheardMs > 0 && $at['known'] && $this->since($at['knownAt']) >= $output->unheardMs) {
+                $at['known'] = false;
+            }
             unset($at);
         }
+    }
+
+    /** What an output is put to: how it stands, but for a lamp that shows something it has not heard of. */
+    private function shown(int $index, Driven $output): int
+    {
+        $at = $this->state->outputs[$index];
+
+        return match (true) {
+            $at['known'] || ! $output->blinks => $at['standing']->value,
+            ($this->now & self::BLINK) !== 0 => $output->on,
+            default => $output->off,
+        };
     }
 
     private function hear(Message $message): void
@@ -143,6 +171,13 @@ final class Machine
                 $turn = $drive->action->holds() && $message->value === 0 ? Turn::LetGo : Turn::Worked;
                 $this->put($drive, $turn, $message->value);
                 $this->feed($drive);
+                $this->asked[$drive->output] = true;
+                if ($drive->answers && $this->tables->outputs[$drive->output]->unheardMs > 0) {
+                    $at = &$this->state->outputs[$drive->output];
+                    $at['known'] = true;
+                    $at['knownAt'] = $this->now;
+                    unset($at);
+                }
             }
             foreach ($heard->passes as $pass) {
                 $this->told[] = new Message($pass->link, $pass->to, $pass->code, $message->value);
@@ -434,6 +469,38 @@ final class Machine
         if ($value !== $was) {
             $was = $value;
             $this->does($group->does, $value !== $this->tables->outputs[$group->output]->off ? Turn::Worked : Turn::LetGo, $value);
+        }
+    }
+
+    /** How an output stands, to whoever shows it. What cannot be sensed is not told: then it is not known there either. */
+    private function report(int $index, Report $report, Inputs $inputs): void
+    {
+        $value = match (true) {
+            $report->contact !== null => $this->state->contacts[$report->contact]['level'] ?? State::UNKNOWN,
+            $report->gauge !== null => ($inputs->gauges[$report->gauge] ?? Gauge::FAILED) === Gauge::FAILED ? State::UNKNOWN : $this->state->gauges[$report->gauge]['state'] ?? State::UNKNOWN,
+            default => $this->state->outputs[$report->output]['standing']->value,
+        };
+        if ($report->isMeasured() && $value === State::UNKNOWN) {
+            return;
+        }
+        $at = &$this->state->reports[$index];
+        $changed = ! $at['has'] || $value !== $at['value'];
+        $turned = $at['has'] && $changed;
+        $again = ($report->everyMs > 0 && $this->since($at['told']) >= $report->everyMs) || ($report->always && isset($this->asked[$report->output]));
+        if (! $changed && ! $again) {
+            return;
+        }
+        $at = ['value' => $value, 'has' => true, 'told' => $this->now];
+        $turn = $value !== ($report->isMeasured() ? 0 : $this->tables->outputs[$report->output]->off) ? Turn::Worked : Turn::LetGo;
+        $lasting = $report->does->lasting();
+        foreach ($changed ? $lasting->drives : [] as $drive) {
+            $this->put($drive, $drive->action->holds() ? $turn : Turn::Worked, $value);
+        }
+        foreach ($lasting->tells as $tell) {
+            $this->tell($tell, $tell->action->holds() ? $turn : Turn::Worked, $value);
+        }
+        if ($turned && $turn === Turn::Worked) {
+            $this->does($report->does->passing(), $turn, $value);
         }
     }
 }

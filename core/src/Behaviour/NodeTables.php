@@ -13,7 +13,7 @@ use Rundfunk\Shape\ListOf;
 final readonly class NodeTables
 {
     /** The edition of these tables' form: what reads them can tell whether it knows them. */
-    public const FORM = 1;
+    public const FORM = 2;
 
     /**
      * @param  list<LinkEnds>  $links
@@ -26,6 +26,7 @@ final readonly class NodeTables
      * @param  list<Driven>  $outputs
      * @param  list<Sequence>  $sequences
      * @param  list<Group>  $groups
+     * @param  list<Report>  $reports
      * @param  list<string>  $leftOut  what the plan asks of this node and these tables cannot say yet, with the reason
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class NodeTables
         #[ListOf(Driven::class)] public array $outputs,
         #[ListOf(Sequence::class)] public array $sequences,
         #[ListOf(Group::class)] public array $groups,
+        #[ListOf(Report::class)] public array $reports,
         #[ListOf('string')] public array $leftOut,
     ) {
     }
@@ -58,8 +60,8 @@ final readonly class NodeTables
         foreach ($this->sequences as $sequence) {
             $own += count($sequence->stopped->tells) + array_sum(array_map(static fn (Moment $moment): int => count($moment->does->tells), $sequence->moments));
         }
-        foreach ($this->groups as $group) {
-            $own += count($group->does->tells);
+        foreach ([...$this->groups, ...$this->reports] as $one) {
+            $own += count($one->does->tells);
         }
         $passed = array_map(static fn (Heard $one): int => count($one->passes), $this->heard);
 

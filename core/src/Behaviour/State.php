@@ -30,6 +30,9 @@ final class State
     /** @var list<int> what each group was last put to */
     public array $groups = [];
 
-    /** @var list<array{standing: Standing, pulsing: bool, pulseAt: int, pulseMs: int, fed: bool, fedAt: int}> */
+    /** @var list<array{value: int, has: bool, told: int}> */
+    public array $reports = [];
+
+    /** @var list<array{standing: Standing, pulsing: bool, pulseAt: int, pulseMs: int, fed: bool, fedAt: int, known: bool, knownAt: int}> */
     public array $outputs = [];
 }

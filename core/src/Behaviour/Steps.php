@@ -32,7 +32,7 @@ final readonly class Steps
     public static function whole(Plan $plan, Control $step): ?Output
     {
         foreach (Ties::to(ThingKind::Control) as $tie) {
-            foreach ($tie->from === ThingKind::Output ? $plan->referring($tie, $step->id) : [] as $output) {
+            foreach ($tie->from === ThingKind::Output && $tie->field === 'stepIds' ? $plan->referring($tie, $step->id) : [] as $output) {
                 if ($output instanceof Output && $output->kind->hasSteps()) {
                     return $output;
                 }

@@ -40,6 +40,12 @@ final class Tabulation
     /** @var array<string, list<string>> by output, the controls that hold it */
     private array $masters = [];
 
+    /** @var array<string, int> contacts by their control */
+    private array $contacts = [];
+
+    /** @var array<string, int> readings with a threshold, by their control */
+    private array $gauges = [];
+
     /** @var list<string> */
     private array $leftOut = [];
 
@@ -68,11 +74,16 @@ final class Tabulation
     private function tables(): NodeTables
     {
         if ($this->node->kind->isBought()) {
-            return new NodeTables(NodeTables::FORM, $this->node->name, [], [], [], [], [], [], [], [], [], [], []);
+            return new NodeTables(NodeTables::FORM, $this->node->name, [], [], [], [], [], [], [], [], [], [], [], []);
         }
         $contacts = $gauges = $sticks = $clocks = [];
         foreach ($this->plan->controlsOf($this->node) as $control) {
             $made = $this->source($control);
+            if ($made instanceof Contact && $made->kind !== ContactKind::Notice) {
+                $this->contacts[$control->id] = count($contacts);
+            } elseif ($made instanceof Gauge && $made->hasThreshold) {
+                $this->gauges[$control->id] = count($gauges);
+            }
             match (true) {
                 $made instanceof Contact => $contacts[] = $made,
                 $made instanceof Gauge => $gauges[] = $made,
@@ -82,7 +93,7 @@ final class Tabulation
             };
         }
 
-        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $this->heard(), $this->told(), $this->driven(), $this->sequences(), $this->groups(), array_values(array_unique($this->leftOut)));
+        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $this->heard(), $this->told(), $this->driven(), $this->sequences(), $this->groups(), $this->reports(), array_values(array_unique($this->leftOut)));
     }
 
     /** @return list<LinkEnds> */
@@ -112,7 +123,7 @@ final class Tabulation
             ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => $slider
                 ? new Stick($control->name, new Axis(0, 512, 1_024), 50, 0, $this->does($control))
                 : new Contact($control->name, ContactKind::Notice, 0, 0, $this->does($control)),
-            ControlKind::Key, ControlKind::Call, ControlKind::Text, ControlKind::Step => null,
+            ControlKind::Key, ControlKind::Call, ControlKind::Text, ControlKind::Step, ControlKind::State => null,
         };
     }
 
@@ -191,6 +202,7 @@ final class Tabulation
             $this->fixed($control, $route),
             $route->action === Action::Pulse ? $route->pulseMs ?? 1_000 : 0,
             $this->travel($control, $route),
+            $control->kind === ControlKind::State,
         );
     }
 
@@ -291,7 +303,7 @@ final class Tabulation
         if ($next === null) {
             $drive = $this->drive($this->plan->control($route->controlId), $route);
             if ($drive !== null) {
-                $heard['drives']["{$route->outputId} {$route->action->value} {$route->pulseMs} {$route->value}"] ??= new Drive($drive->output, $drive->action, $drive->master, $drive->byHand, $drive->value, $drive->pulseMs);
+                $heard['drives']["{$route->outputId} {$route->action->value} {$route->pulseMs} {$route->value}"] ??= new Drive($drive->output, $drive->action, $drive->master, $drive->byHand, $drive->value, $drive->pulseMs, null, $drive->answers);
             }
 
             return;
@@ -375,6 +387,31 @@ final class Tabulation
         return $groups;
     }
 
+    /** @return list<Report> */
+    private function reports(): array
+    {
+        $reports = [];
+        foreach ($this->plan->controlsOf($this->node) as $control) {
+            if ($control->kind !== ControlKind::State) {
+                continue;
+            }
+            $output = Answers::of($this->plan, $control);
+            if ($output === null || ! isset($this->outputs[$output->id])) {
+                $this->leftOut[] = "{$control->name}: it is the state of no output here.";
+
+                continue;
+            }
+            $contact = $this->contacts[$control->measuredId ?? ''] ?? null;
+            $gauge = $this->gauges[$control->measuredId ?? ''] ?? null;
+            if ($control->measuredId !== null && $contact === null && $gauge === null) {
+                $this->leftOut[] = "{$control->name}: nothing here senses it, so it says what the output was told.";
+            }
+            $reports[] = new Report($control->name, $this->outputs[$output->id], $contact, $gauge, Answers::everyMs($control), (new Values($control->settings))->flag('always'), $this->does($control));
+        }
+
+        return $reports;
+    }
+
     /** @return list<Control> the steps of a sequence or group that are on its own node */
     private function stepsOf(Output $output): array
     {
@@ -396,7 +433,7 @@ final class Tabulation
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }
-            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far);
+            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), ($output->settings['whenUnknown'] ?? 'blink') === 'blink' && $output->kind === OutputKind::Lamp);
         }
 
         return $driven;

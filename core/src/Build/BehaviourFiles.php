@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Build;
 
 use Rundfunk\Behaviour\CBehaviour;
+use Rundfunk\Behaviour\CFieldNames;
 use Rundfunk\Behaviour\CSize;
 use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\MessageNumbers;
@@ -17,6 +18,8 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
 use Rundfunk\Text\FileName;
@@ -27,9 +30,12 @@ final readonly class BehaviourFiles
 {
     private HeaderPins $pins;
 
+    private CFieldNames $names;
+
     private function __construct(private Plan $plan, private Node $node, private Knowledge $knowledge, private NodeTables $tables)
     {
         $this->pins = HeaderPins::of($plan, $node, $knowledge, new UniqueNames);
+        $this->names = CFieldNames::of($tables);
     }
 
     /** @return list<Artefact> none for what was bought as it is */
@@ -101,8 +107,10 @@ final readonly class BehaviourFiles
     private function before(): array
     {
         $lines = [];
-        foreach ($this->outputs() as [$output, $pin, $switch]) {
-            $lines[] = $switch === null ? "  {$pin}: put it to {$output} off, then make it an output;" : "  write({$pin}, {$switch['off']}); then make it an output;";
+        foreach ($this->outputs() as [$field, $output, $pin, $switch]) {
+            if ($output->kind->isWired()) {
+                $lines[] = $switch === null ? "  {$pin}: put it to {$field} off, then make it an output;" : "  write({$pin}, {$switch['off']}); then make it an output;";
+            }
         }
 
         return array_values(array_unique($lines));
@@ -112,26 +120,25 @@ final readonly class BehaviourFiles
     private function writing(): array
     {
         $lines = [];
-        foreach ($this->outputs() as [$field, $pin, $switch]) {
-            $lines[] = $switch === null ? "  bring {$pin} to out.{$field};" : "  write({$pin}, out.{$field} ? {$switch['on']} : {$switch['off']});";
+        foreach ($this->outputs() as [$field, $output, $pin, $switch]) {
+            $known = $this->tables->outputs[count($lines)]->unheardMs > 0;
+            $lines[] = match (true) {
+                $output->kind === OutputKind::Display => '  show '.($known ? "out.{$this->names->known[count($lines)]} ? out.{$field} : \"nobody knows\"" : "out.{$field}").';',
+                $output->kind->hasSteps() => "  out.{$field} is 1 while {$output->name} is on; nothing hangs on it;",
+                $switch === null => "  bring {$pin} to out.{$field};",
+                default => "  write({$pin}, out.{$field} ? {$switch['on']} : {$switch['off']});",
+            };
         }
 
         return $lines;
     }
 
-    /** @return list<array{string, string, array{on: string, off: string}|null}> field, pin and levels of each output, in the order of the tables */
+    /** @return list<array{string, Output, string, array{on: string, off: string}|null}> field, pin and levels of each output, in the order of the tables */
     private function outputs(): array
     {
-        $names = new UniqueNames;
-        $found = [];
-        foreach ($this->plan->outputsOf($this->node) as $output) {
-            if ($output->kind->stands()) {
-                $at = "{$output->moduleId} {$output->channel}";
-                $found[] = [$names->name(CNames::lower($output->name)), $this->pins->pins[$at] ?? 'its pin, when it has one', $this->pins->switches[$at] ?? null];
-            }
-        }
+        $standing = array_values(array_filter($this->plan->outputsOf($this->node), static fn (Output $output): bool => $output->kind->stands()));
 
-        return $found;
+        return array_map(fn (string $field, Output $output): array => [$field, $output, $this->pins->pins["{$output->moduleId} {$output->channel}"] ?? 'its pin, when it has one', $this->pins->switches["{$output->moduleId} {$output->channel}"] ?? null], $this->names->outputs, $standing);
     }
 
     /** @return list<string> */
@@ -151,29 +158,23 @@ final readonly class BehaviourFiles
         return $lines;
     }
 
-    /** @return list<array{string, Control}> */
+    /** @return list<array{string, Control}> in the order of the tables: contacts, readings, sticks */
     private function inputs(): array
     {
-        $names = new UniqueNames;
-        $found = [];
-        // The order of the tables: contacts, readings, sticks.
-        $sorted = [[], [], []];
+        $sorted = ['contacts' => [], 'gauges' => [], 'sticks' => []];
         foreach ($this->plan->controlsOf($this->node) as $control) {
-            $place = match (true) {
-                $control->kind === ControlKind::Reading => 1,
-                $control->kind === ControlKind::Axis, $control->kind === ControlKind::Widget && $control->saysValue() => 2,
-                $control->kind === ControlKind::Timer, $control->kind === ControlKind::Step => null,
-                default => 0,
+            $table = match (true) {
+                $control->kind === ControlKind::Reading => 'gauges',
+                $control->kind === ControlKind::Axis, $control->kind === ControlKind::Widget && $control->saysValue() => 'sticks',
+                in_array($control->kind, [ControlKind::Timer, ControlKind::Step, ControlKind::State, ControlKind::Key, ControlKind::Call, ControlKind::Text], true) => null,
+                default => 'contacts',
             };
-            if ($place !== null) {
-                $sorted[$place][] = $control;
+            if ($table !== null) {
+                $sorted[$table][] = $control;
             }
         }
-        foreach (array_merge(...$sorted) as $control) {
-            $found[] = [$names->name(CNames::lower($control->name)), $control];
-        }
 
-        return $found;
+        return array_map(static fn (string $field, Control $control): array => [$field, $control], [...$this->names->contacts, ...$this->names->gauges, ...$this->names->sticks], array_merge(...array_values($sorted)));
     }
 
     /**

@@ -80,8 +80,8 @@ final readonly class LindenHollow
             ->join('handsets', 'bench-node', Role::Receives, 'bench-radio')
             ->join('handsets', 'shed-node', Role::Receives, 'shed-near')
             ->link('yard-link', 'Yard', 'packet-radio', ['payloadBytes' => 8, 'powerDbm' => -6])
-            ->join('yard-link', 'shed-node', Role::Sends, 'shed-far')
-            ->join('yard-link', 'hens', Role::Receives, 'hens-radio');
+            ->join('yard-link', 'shed-node', Role::Both, 'shed-far')
+            ->join('yard-link', 'hens', Role::Both, 'hens-radio');
     }
 
     private static function routes(Sketch $sketch): void
@@ -94,6 +94,10 @@ final readonly class LindenHollow
             ->output('shed-lamp', 'shed-node', 'Shed lamp', load: '12 V lamp')
             ->output('hen-lamp', 'hens', 'Hen lamp', load: '12 V lamp')
             ->output('hen-fan', 'hens', 'Hen fan', load: '12 V fan')
+            // From the shed the yard cannot be seen: its page shows what the hen house says of itself.
+            ->output('hen-lamp-shown', 'shed-node', 'Page: hen lamp', OutputKind::Display)
+            ->state('hen-lamp', 'hen-lamp-state', 'Hen lamp is')
+            ->route('hen-lamp-state', Action::Follow, 'hen-lamp-shown')
             ->control('a1', 'a', 'Key 1')
             ->control('a2', 'a', 'Key 2')
             ->control('a3', 'a', 'Key 3')
@@ -209,11 +213,15 @@ final readonly class LindenHollow
             ->output('told', 'rowan', 'Frost text', OutputKind::Message, more: ['settings' => ['words' => 'Frost at the gate: {value} C']])
             ->control('rowan-call', 'rowan', 'Call', ControlKind::Call)
             ->control('rowan-open', 'rowan', 'Open the gate', ControlKind::Text, settings: ['secret' => true])
-            ->control('rowan-off', 'rowan', 'Lamp off', ControlKind::Text)
+            ->control('rowan-off', 'rowan', 'Lamp off', ControlKind::Text, settings: ['reply' => false])
+            // A call says nothing back: the lamp itself is texted, when it changes and when it was asked for.
+            ->output('lamp-told', 'rowan', 'Lamp text', OutputKind::Message, more: ['settings' => ['words' => 'Lamp at the gate: {value}']])
+            ->state('post-lamp', 'post-lamp-state', 'Post lamp is', settings: ['everyS' => 0])
             ->control('frost', 'post', 'Frost', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 1.0, 'hysteresis' => 1.0, 'beyond' => 'below', 'intervalS' => 60])
             ->route('rowan-call', Action::Pulse, 'post-lamp', 300_000)
             ->route('rowan-open', Action::Pulse, 'gate', 1_000)
             ->route('rowan-off', Action::Off, 'post-lamp')
+            ->route('post-lamp-state', Action::Follow, 'lamp-told')
             ->route('frost', Action::On, 'told');
     }
 

@@ -231,6 +231,21 @@ final class Sketch
         return $this;
     }
 
+    /**
+     * What tells others how an output that was sketched before stands.
+     *
+     * @param  array<string, bool|float|int|string|null>  $settings
+     */
+    public function state(string $of, string $key, string $name, ?string $measured = null, array $settings = []): self
+    {
+        $output = $this->draft->find(ThingKind::Output, $this->id($of));
+        assert($output instanceof Output);
+        $this->put(ThingKind::Control, $key, ['nodeId' => $output->nodeId, 'name' => $name, 'kind' => ControlKind::State->value, 'settings' => $settings, 'measuredId' => $measured === null ? null : $this->id($measured)]);
+        $this->draft->change($output, ['stateIds' => [...$output->stateIds, $this->id($key)]]);
+
+        return $this;
+    }
+
     /** @param  array<string, int|string|null>  $more further fields: timings, format, number, carrierHz, value */
     public function keyCode(string $node, string $name, string $protocol, ?int $address = null, ?int $command = null, ?string $control = null, ?string $output = null, ?Action $action = null, array $more = []): self
     {

@@ -11,7 +11,10 @@ use Rundfunk\Shape\Values;
 /** Something a person works, or a sensor, a clock or another program. */
 final readonly class Control implements Thing
 {
-    /** @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape */
+    /**
+     * @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape
+     * @param  string|null  $measuredId  for a state: the contact or reading that senses it; null where the node only says what it told the output
+     */
     public function __construct(
         public string $id,
         public string $nodeId,
@@ -23,6 +26,7 @@ final readonly class Control implements Thing
         public int $debounceMs = 20,
         public int $order = 0,
         public array $settings = [],
+        public ?string $measuredId = null,
     ) {
     }
 
@@ -44,6 +48,7 @@ final readonly class Control implements Thing
             Field::whole('debounceMs', 0, 500, 'How long it must be steady before it counts, milliseconds.', 20),
             Field::order(),
             Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
+            Field::mentions('measuredId', ThingKind::Control, 'For a state: the contact or reading that senses it; none where the node only says what it told the output.'),
         );
     }
 
@@ -60,14 +65,15 @@ final readonly class Control implements Thing
             $values->whole('debounceMs'),
             $values->whole('order'),
             $values->settings('settings'),
+            $values->textOrNull('measuredId'),
         );
     }
 
-    /** It tells a value by itself: a position, a reading, a slider, a text with a number in it. */
+    /** It tells a value by itself: a position, a reading, a slider, a text with a number in it, how an output stands. */
     public function saysValue(): bool
     {
         return match ($this->kind) {
-            ControlKind::Axis, ControlKind::Reading, ControlKind::Text => true,
+            ControlKind::Axis, ControlKind::Reading, ControlKind::Text, ControlKind::State => true,
             ControlKind::Widget => (new Values($this->settings))->text('shape') === 'slider',
             default => false,
         };
@@ -96,6 +102,7 @@ final readonly class Control implements Thing
             'debounceMs' => $this->debounceMs,
             'order' => $this->order,
             'settings' => $this->settings,
+            'measuredId' => $this->measuredId,
         ];
     }
 }

@@ -48,6 +48,9 @@ enum ControlKind: string
     /** A moment of a sequence, or what a group hands on. */
     case Step = 'step';
 
+    /** How an output stands, told by its own node: the answer to whoever asked something of it. */
+    case State = 'state';
+
     public function words(): string
     {
         return match ($this) {
@@ -72,6 +75,7 @@ enum ControlKind: string
             self::Widget => [Action::On, Action::Off, Action::Toggle, Action::Follow, Action::Set, Action::Pulse, Action::Step],
             self::Phrase, self::Gesture => [Action::On, Action::Off, Action::Toggle, Action::Pulse, Action::Set, Action::Step],
             self::Step => [Action::On, Action::Off, Action::Pulse, Action::Toggle, Action::Follow, Action::Set, Action::Step],
+            self::State => [Action::Follow, Action::Set, Action::On, Action::Off, Action::Pulse],
             self::Timer, self::Trigger => [Action::On, Action::Off, Action::Pulse, Action::Toggle, Action::Set],
         };
     }
@@ -89,7 +93,7 @@ enum ControlKind: string
     public function isByHand(): bool
     {
         return match ($this) {
-            self::Reading, self::Timer, self::Trigger, self::Step => false,
+            self::Reading, self::Timer, self::Trigger, self::Step, self::State => false,
             default => true,
         };
     }
@@ -110,7 +114,7 @@ enum ControlKind: string
             self::Text => [NodeKind::Phone],
             self::Widget, self::Phrase, self::Gesture => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Phone],
             self::Timer, self::Trigger => [NodeKind::Gateway, NodeKind::Controller],
-            self::Step => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Handset],
+            self::Step, self::State => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Handset],
         };
     }
 
@@ -153,6 +157,10 @@ enum ControlKind: string
             self::Step => Shape::of(
                 Field::whole('afterMs', 0, 86_400_000, 'How long after the step before it.', 1_000, 'ms')->titled('After'),
                 Field::oneOf('when', ['turn', 'stopped'], 'In its turn, or when the sequence is stopped.', 'turn')->titled('When')->named(['in turn', 'on stop']),
+            ),
+            self::State => Shape::of(
+                Field::whole('everyS', 0, 86_400, 'How often it is told while nothing changes, so that whoever shows it knows that it still is so; 0 for changes only.', 30, 's')->titled('Again every'),
+                Field::flag('always', 'Whether a command that changes nothing is answered too.', true)->titled('Answers always'),
             ),
             self::Timer => Shape::of(
                 Field::label('at', 5, 'Time of day, as 06:30.')->nullable()->titled('At'),

@@ -16,6 +16,7 @@ final readonly class Output implements Thing
      * @param  list<string>  $hazards  see {@see Hazard}
      * @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape
      * @param  list<string>  $stepIds  for a sequence or group: its steps, in their order
+     * @param  list<string>  $stateIds  what tells others how it stands
      */
     public function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class Output implements Thing
         public Precedence $precedence = Precedence::LastWriter,
         public array $settings = [],
         public array $stepIds = [],
+        public array $stateIds = [],
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class Output implements Thing
             Field::choiceOr('precedence', Precedence::LastWriter, 'Who wins when several controls drive it.'),
             Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
             Field::mentionsAll('stepIds', ThingKind::Control, 60, 'For a sequence or a group: its steps, in their order.'),
+            Field::mentionsAll('stateIds', ThingKind::Control, 4, 'The states that tell others how it stands.'),
         );
     }
 
@@ -77,6 +80,7 @@ final readonly class Output implements Thing
             $values->choice('precedence', Precedence::class),
             $values->settings('settings'),
             $values->texts('stepIds'),
+            $values->texts('stateIds'),
         );
     }
 
@@ -147,6 +151,7 @@ final readonly class Output implements Thing
             'precedence' => $this->precedence->value,
             'settings' => $this->settings,
             'stepIds' => $this->stepIds,
+            'stateIds' => $this->stateIds,
         ];
     }
 }

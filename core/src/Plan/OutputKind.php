@@ -27,6 +27,9 @@ enum OutputKind: string
     /** Something that is heard. */
     case Tone = 'tone';
 
+    /** A word or figure that is shown: on a page, a small display, a topic. */
+    case Display = 'display';
+
     /** What is done one after another: on starts it, off stops it, and at its end it is off again. Done all at once it is a scene. */
     case Sequence = 'sequence';
 
@@ -50,7 +53,7 @@ enum OutputKind: string
     /** It is on a channel of a module of its node, and so on a pin. */
     public function isWired(): bool
     {
-        return ! in_array($this, [self::Function, self::Message, self::Sequence, self::Group], true);
+        return ! in_array($this, [self::Function, self::Message, self::Sequence, self::Group, self::Display], true);
     }
 
     /** It is nothing but other outputs, worked by steps of its own. */
@@ -62,7 +65,7 @@ enum OutputKind: string
     /** It stands at something while the program of its node runs. */
     public function stands(): bool
     {
-        return $this->isWired() || $this->hasSteps();
+        return $this->isWired() || $this->hasSteps() || $this === self::Display;
     }
 
     /** It can be set to a speed, a level, a temperature, and is not only on or off. */
@@ -111,7 +114,13 @@ enum OutputKind: string
                 Field::whole('pauseMs', 0, 86_400_000, 'How long after its last step before it begins again, or ends.', 0, 'ms')->titled('Pause at the end'),
                 ...self::watched(),
             ),
-            self::Relay, self::Lamp, self::Group => Shape::of(...self::watched()),
+            self::Lamp => Shape::of(
+                ...self::watched(),
+                ...self::shown(),
+                ...[Field::oneOf('whenUnknown', ['blink', 'stay'], 'What a lamp that shows a state does while that is not known.', 'blink')->titled('While it is not known')->seldom()],
+            ),
+            self::Display => Shape::of(...self::span(0, 1, ''), ...self::shown()),
+            self::Relay, self::Group => Shape::of(...self::watched()),
         };
     }
 
@@ -122,6 +131,14 @@ enum OutputKind: string
             Field::whole('lowest', -10_000, 10_000, 'The lowest value it is set to.', $lowest)->titled('From'),
             Field::whole('highest', -10_000, 10_000, 'The highest.', $highest)->titled('to'),
             Field::label('unit', 12, 'Unit of the value.', $unit)->titled('Unit'),
+        ];
+    }
+
+    /** @return list<Field> */
+    private static function shown(): array
+    {
+        return [
+            Field::whole('unknownAfter', 1, 20, 'Where it shows a state that is told again and again: after how many that are missed it is not known any more.', 3)->titled('Unknown after missed')->seldom(),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
+use Rundfunk\Behaviour\Answers;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Electrical\BatteryLife;
 use Rundfunk\Plan\ControlKind;
@@ -72,12 +73,14 @@ final readonly class BatteryHours
         return $ma;
     }
 
-    /** @return float seconds from reading to reading, of the one that is read most often */
+    /** @return float seconds from reading to reading, or state to state, of the one that is told most often */
     private function readEveryS(Node $node): float
     {
         $every = [];
         foreach ($this->plan->controlsOf($node) as $control) {
-            if ($control->kind === ControlKind::Reading) {
+            if ($control->kind === ControlKind::State && Answers::everyMs($control) > 0) {
+                $every[] = (float) (Answers::everyMs($control) / 1_000);
+            } elseif ($control->kind === ControlKind::Reading) {
                 $every[] = (float) max(1, (new Values($control->settings))->wholeOrNull('intervalS') ?? 60);
             }
         }

@@ -22,6 +22,12 @@ final readonly class ReactionTime
         return array_sum(array_map(static fn (Segment $segment): int => $segment->typicalNs, $this->segments));
     }
 
+    /** @return int nanoseconds for which a link is taken, where nothing must be sent again */
+    public function airtimeNs(): int
+    {
+        return array_sum(array_map(static fn (Segment $segment): int => $segment->kind === SegmentKind::Airtime ? $segment->typicalNs : 0, $this->segments));
+    }
+
     public function worstNs(): int
     {
         return array_sum(array_map(static fn (Segment $segment): int => $segment->worstNs, $this->segments));

@@ -36,21 +36,41 @@ final class ReactionTimer
         if ($hops === null) {
             return null;
         }
-        $segments = $this->sampling($route);
-        foreach ($hops as $index => $hop) {
-            $times = $this->knowledge->media->offering(TimesHops::class, $this->plan->link($hop->linkId)->medium);
-            $turn = $index === 0 ? $this->turn($route, $hop) : 0;
-            $segments = [...$segments, ...$times?->segments($this->plan, $hop, $turn) ?? []];
-            $name = $this->plan->node($this->plan->endpoint($hop->toId)->nodeId)->name;
-            $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
-        }
-
+        $segments = [...$this->sampling($route), ...$this->travel($hops, $hops === [] ? 0 : $this->turn($route, $hops[0]))];
         if ($segments === []) {
             // Nothing bounces and nothing is sent: it takes a round of the program all the same.
             $segments = [new Segment(SegmentKind::Processing, 'a round of the program', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS)];
         }
 
         return new ReactionTime([...$segments, ...$this->switching($route)]);
+    }
+
+    /**
+     * How long a message takes over some hops, whatever it says.
+     *
+     * @param  list<Hop>  $hops
+     */
+    public function over(array $hops): ReactionTime
+    {
+        return new ReactionTime($this->travel($hops, 0));
+    }
+
+    /**
+     * @param  list<Hop>  $hops
+     * @param  int  $turn  how many other receivers are served first
+     * @return list<Segment>
+     */
+    private function travel(array $hops, int $turn): array
+    {
+        $segments = [];
+        foreach ($hops as $index => $hop) {
+            $times = $this->knowledge->media->offering(TimesHops::class, $this->plan->link($hop->linkId)->medium);
+            $segments = [...$segments, ...$times?->segments($this->plan, $hop, $index === 0 ? $turn : 0) ?? []];
+            $name = $this->plan->node($this->plan->endpoint($hop->toId)->nodeId)->name;
+            $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
+        }
+
+        return $segments;
     }
 
     /** How many other receivers the control's node serves before this one, for the same press. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
+use Rundfunk\Behaviour\Answers;
+use Rundfunk\Behaviour\Schools;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Hop;
@@ -15,6 +17,7 @@ use Rundfunk\Routes\SaysCommands;
 use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
 use Rundfunk\Timing\Segment;
+use Rundfunk\View\Shown\RouteAnswer;
 use Rundfunk\View\Shown\RouteHop;
 use Rundfunk\View\Shown\RouteTime;
 use Rundfunk\View\Shown\RouteWay;
@@ -48,6 +51,7 @@ final readonly class RouteWayView implements LooksFar, View
             $paths->holds($route),
             array_map(static fn (Hop $hop): RouteHop => self::hop($plan, $hop, $knowledge), $paths->hops($route) ?? []),
             $time === null ? null : self::time($time),
+            self::answer($plan, $route, $knowledge),
         );
     }
 
@@ -59,6 +63,27 @@ final readonly class RouteWayView implements LooksFar, View
         $code = $sayings === null ? $plain : $sayings->saying($plan, $hop);
 
         return new RouteHop($hop->linkId, $hop->fromId, $hop->toId, $code, $knowledge->media->offering(HasAddresses::class, $medium)?->addressFor($plan, $hop)?->value);
+    }
+
+    private static function answer(Plan $plan, Route $route, Knowledge $knowledge): ?RouteAnswer
+    {
+        $schools = Schools::of($plan, $route, $knowledge);
+        if ($schools === null) {
+            return null;
+        }
+        $believed = $schools->shown === null ? 0 : Answers::believedMs($plan, $schools->shown);
+
+        return new RouteAnswer(
+            $schools->state?->name,
+            $schools->shown?->name,
+            $schools->state?->measuredId !== null,
+            $believed === 0 ? null : Figures::duration($believed * 1_000_000),
+            Figures::duration($schools->asked->worstNs()),
+            Figures::duration($schools->asked->airtimeNs()),
+            Figures::duration($schools->asked->worstNs() + $schools->answered->worstNs()),
+            Figures::duration($schools->asked->airtimeNs() + $schools->answered->airtimeNs()),
+            Schools::advice($plan, $route),
+        );
     }
 
     private static function time(ReactionTime $time): RouteTime

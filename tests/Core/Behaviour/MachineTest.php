@@ -306,7 +306,7 @@ final class MachineTest extends CoreTestCase
         self::assertSame(0, $rig->hear('Gate post', 'POST LAMP OFF')->shows('Gate post', 'Post lamp'));
         $rig->told = [];
         $rig->put('Gate post', 'Frost', -2_400);
-        self::assertSame(["Gate post → Rowan's phone: 1 -2"], $rig->told);
+        self::assertSame(["Gate post → Rowan's phone: 2 -2"], $rig->told);
         self::assertSame(1, $rig->hear('Gate post', 'GATE PULSE')->shows('Gate post', 'Gate'));
         self::assertSame(0, $rig->pass(1_000)->shows('Gate post', 'Gate'));
     }

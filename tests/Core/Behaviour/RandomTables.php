@@ -22,6 +22,7 @@ use Rundfunk\Behaviour\Moment;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Behaviour\Pass;
+use Rundfunk\Behaviour\Report;
 use Rundfunk\Behaviour\Sequence;
 use Rundfunk\Behaviour\Stick;
 use Rundfunk\Behaviour\Tell;
@@ -66,13 +67,19 @@ final class RandomTables
         $heard = $this->some(6, fn (int $index): Heard => new Heard($this->to(0, count($links) - 1), $this->to(0, 3), $index + 1, "Message {$index}", $this->drives(far: true, saysValue: true), $this->some(2, fn (int $pass): Pass => new Pass($this->to(0, count($links) - 1), $this->to(1, 3), 100 + $pass))));
         $sequences = $this->outputs === [] ? [] : $this->some(2, fn (int $index): Sequence => new Sequence($this->to(0, count($this->outputs) - 1), $this->to(0, 3), $this->one([0, 30, 1_000]), $this->some(4, fn (int $moment): Moment => new Moment("Step {$moment}", $this->one([0, 0, 20, 70, 2_000]), $this->does())), $this->does()));
         $groups = $this->outputs === [] ? [] : $this->some(2, fn (int $index): Group => new Group($this->to(0, count($this->outputs) - 1), $this->does(saysValue: true)));
+        $reports = $this->outputs === [] ? [] : $this->some(3, fn (int $index): Report => new Report("State {$index}", $this->to(0, count($this->outputs) - 1), $contacts !== [] && $this->to(0, 2) === 0 ? $this->to(0, count($contacts) - 1) : null, null, $this->one([0, 100, 3_000]), $this->to(0, 1) === 1, $this->does(saysValue: true)));
+        foreach ($reports as $index => $report) {
+            if (! $report->isMeasured() && ($gauges[0]->hasThreshold ?? false) && $this->to(0, 1) === 0) {
+                $reports[$index] = new Report($report->name, $report->output, null, 0, $report->everyMs, $report->always, $report->does);
+            }
+        }
         $outputs = [];
         foreach ($this->outputs as $index => $output) {
             $range = Range::over(new ValueSpan(...$output['span']));
-            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far']);
+            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1);
         }
 
-        return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, []);
+        return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, $reports, []);
     }
 
     private function axis(): Axis
@@ -109,7 +116,7 @@ final class RandomTables
             $value = $this->value($action, $saysValue || $moves);
             $travel = $moves && $value === null ? $this->travel($this->outputs[$output]['span']) : null;
 
-            return new Drive($output, $action, $master, $this->to(0, 1) === 1, $value, $action === Action::Pulse ? $this->one([10, 200, 3_000, 90_000]) : 0, $travel);
+            return new Drive($output, $action, $master, $this->to(0, 1) === 1, $value, $action === Action::Pulse ? $this->one([10, 200, 3_000, 90_000]) : 0, $travel, $far && $this->to(0, 1) === 1);
         });
     }
 

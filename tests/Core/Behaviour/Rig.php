@@ -41,6 +41,12 @@ final class Rig
     /** @var array<string, array<string, int>> by node, by name of the output */
     private array $outputs = [];
 
+    /** @var array<string, array<string, bool>> by node, by name of the output */
+    private array $known = [];
+
+    /** @var array<string, true> nodes without power */
+    private array $stopped = [];
+
     /** @var list<string> "Pocket A → Bench: 0x01 0" */
     public array $told = [];
 
@@ -101,6 +107,29 @@ final class Rig
         return $this->outputs[$node][$output];
     }
 
+    /** Whether what an output shows of another node is known. */
+    public function knows(string $node, string $output): bool
+    {
+        return $this->known[$node][$output];
+    }
+
+    /** Takes a node's power away. */
+    public function stop(string $node): self
+    {
+        $this->stopped[$node] = true;
+
+        return $this;
+    }
+
+    /** And gives it back: the node begins anew. */
+    public function start(string $node): self
+    {
+        unset($this->stopped[$node]);
+        $this->states[$node] = $this->machines[$node]->start($this->now & 0xFFFF_FFFF);
+
+        return $this;
+    }
+
     /** Something that no node of the rig tells: a call, a key of a remote. By its words. */
     public function hear(string $node, string $says, int $value = 0, int $from = 0): self
     {
@@ -124,6 +153,9 @@ final class Rig
     /** @param  list<Message>  $heard */
     private function run(string $node, array $heard): void
     {
+        if (isset($this->stopped[$node])) {
+            return;
+        }
         $tables = $this->tables[$node];
         $of = fn (string $name, int $rest): int => $this->inputs[$node][$name] ?? $rest;
         $outcome = $this->machines[$node]->step($this->states[$node], $this->now & 0xFFFF_FFFF, $this->minute, new Inputs(
@@ -133,6 +165,7 @@ final class Rig
         ), $heard);
         $this->states[$node] = $outcome->state;
         $this->outputs[$node] = array_combine(array_map(static fn (Driven $output): string => $output->name, $tables->outputs), $outcome->outputs);
+        $this->known[$node] = array_combine(array_keys($this->outputs[$node]), $outcome->known);
         foreach ($outcome->messages as $message) {
             $this->carry($node, $message);
         }

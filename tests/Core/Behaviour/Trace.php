@@ -52,8 +52,8 @@ final class Trace
             $inputs .= "        r = draw(); if (r & 1) in.stick_{$index} = {$least}L + (int32_t)((r >> 8) % {$way}UL);\n";
         }
         $results = '';
-        foreach (array_keys($tables->outputs) as $index) {
-            $results .= "        add((uint16_t)out.output_{$index});\n";
+        foreach ($tables->outputs as $index => $output) {
+            $results .= "        add((uint16_t)out.output_{$index});\n".($output->unheardMs > 0 ? "        add(out.output_{$index}_known);\n" : '');
         }
         $counts = ['CONTACTS' => count($tables->contacts), 'KNOWN' => count($known), 'STEPS' => $steps];
         $defines = '';
@@ -100,8 +100,11 @@ final class Trace
             }
             $outcome = $machine->step($state, $now, $minute, new Inputs($contacts, $gauges, $sticks), $this->messages($tables));
             $state = $outcome->state;
-            foreach ($outcome->outputs as $value) {
+            foreach ($outcome->outputs as $index => $value) {
                 $this->add($value);
+                if ($tables->outputs[$index]->unheardMs > 0) {
+                    $this->add($outcome->known[$index] ? 1 : 0);
+                }
             }
             foreach ($outcome->messages as $message) {
                 $this->add($message->link << 8 | $message->node);

@@ -80,7 +80,8 @@ final class CHeaderTest extends CoreTestCase
         self::assertSame($sender['YARD_TO_HEN_HOUSE_ADDRESS'], $receiver['YARD_PIPE1_ADDRESS']);
         $codes = array_filter($receiver, static fn (string $name): bool => str_starts_with($name, 'YARD_CODE_'), ARRAY_FILTER_USE_KEY);
         self::assertGreaterThan(2, count($codes));
-        self::assertSame($codes, array_intersect_key($sender, $codes));
+        // Each lists what it sends before what it hears.
+        self::assertEquals($codes, array_intersect_key($sender, $codes));
     }
 
     public function test_an_output_with_several_masters_says_who_wins(): void

@@ -85,6 +85,7 @@ final readonly class BehaviourFaults
             ->link('slip-net', 'Slip network', 'ip')
             ->join('slip-net', 'slip-wifi', Role::Both, null, ['broker' => true]);
         self::sequences($sketch);
+        self::states($sketch);
         foreach (range(1, 24) as $lamp) {
             $sketch
                 ->output("crammed-{$lamp}", 'slip-crammed', "Lamp {$lamp}", OutputKind::Lamp)
@@ -100,6 +101,28 @@ final readonly class BehaviourFaults
             ->control('slip-stop', 'slip-node', 'Stop key')
             ->route('slip-stop', Action::Off, 'hand-lamp')
             ->hop('slip-stop hand-lamp off', 'slip-air', 'slip-node', 'slip-hand', 0x30);
+    }
+
+    /** What is said of how things stand. */
+    private static function states(Sketch $sketch): void
+    {
+        $sketch
+            // state-of-nothing
+            ->control('slip-no-state', 'slip-node', 'State of what', ControlKind::State)
+            // state-sensed-by-nothing
+            ->state('horn', 'horn-state', 'Horn is', 'winch-key')
+            // state-circles
+            ->state('bell', 'bell-state', 'Bell is')
+            ->route('bell-state', Action::Follow, 'bell')
+            // state-believed-for-ever
+            ->state('vent', 'vent-state', 'Vent is', settings: ['everyS' => 0])
+            ->route('vent-state', Action::Follow, 'hand-lamp')
+            // state-doubted-at-once, state-only-told
+            ->output('hand-winch', 'slip-hand', 'Winch shown', OutputKind::Display, more: ['settings' => ['unknownAfter' => 1]])
+            ->state('winch', 'winch-state', 'Winch is')
+            ->route('winch-state', Action::Follow, 'hand-winch')
+            ->hop('vent-state hand-lamp follow', 'slip-air', 'slip-node', 'slip-hand', 0x31)
+            ->hop('winch-state hand-winch follow', 'slip-air', 'slip-node', 'slip-hand', 0x32);
     }
 
     private static function sequences(Sketch $sketch): void

@@ -57,6 +57,12 @@ final readonly class CellularFaults
             ->control('ann-far', 'ann', 'Text far', ControlKind::Text, settings: ['word' => 'FAR TOGGLE'])
             // cell-text-too-long
             ->output('bob-told', 'bob', 'Frost text', OutputKind::Message, more: ['settings' => ['words' => 'Frost! '.str_repeat('Please look after the seedlings before the night. ', 4)]]);
+        // cell-state-by-text, cell-answered-twice
+        $sketch
+            ->output('ann-told', 'ann', 'Lamp text', OutputKind::Message, more: ['settings' => ['words' => 'Lane lamp: {value}']])
+            ->state('lane-lamp', 'lane-lamp-state', 'Lane lamp is', settings: ['everyS' => 60])
+            ->route('lane-lamp-state', Action::Follow, 'ann-told')
+            ->hop('lane-lamp-state ann-told follow', 'mobile', 'lane-node', 'ann', null);
         foreach ([
             // cell-call-opens, cell-calls-alike, cell-text-unproved, cell-words-clash, cell-toggle-by-text, cell-no-answer, cell-word-missing, cell-word-lies, cell-off-text-missing
             ['ann-call', Action::Pulse, 'lane-gate', 'lane-node'], ['ann-again', Action::Toggle, 'lane-lamp', 'lane-node'], ['ann-gate', Action::On, 'lane-gate', 'lane-node'],

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Cellular;
 
 use Rundfunk\Check\HasRules;
 use Rundfunk\Medium\Cellular\Rule\AccessPointWrong;
+use Rundfunk\Medium\Cellular\Rule\AnsweredTwice;
 use Rundfunk\Medium\Cellular\Rule\CallerUnlisted;
 use Rundfunk\Medium\Cellular\Rule\CallOpens;
 use Rundfunk\Medium\Cellular\Rule\CallsAlike;
@@ -20,6 +21,7 @@ use Rundfunk\Medium\Cellular\Rule\ReportAddressWrong;
 use Rundfunk\Medium\Cellular\Rule\ReportEmpty;
 use Rundfunk\Medium\Cellular\Rule\ReportInClear;
 use Rundfunk\Medium\Cellular\Rule\SoftwareTooFast;
+use Rundfunk\Medium\Cellular\Rule\StateByText;
 use Rundfunk\Medium\Cellular\Rule\SupplySags;
 use Rundfunk\Medium\Cellular\Rule\TextTooLong;
 use Rundfunk\Medium\Cellular\Rule\TextUnproved;
@@ -48,6 +50,8 @@ final readonly class CellularRules implements HasRules
             new WordMissing,
             new WordsClash,
             new NoAnswer,
+            new AnsweredTwice,
+            new StateByText,
             new TextTooLong,
             new SupplySags,
             new RateOff,

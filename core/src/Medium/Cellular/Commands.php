@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Behaviour\Answers;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
@@ -12,6 +13,7 @@ use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Shape\Values;
@@ -81,6 +83,22 @@ final readonly class Commands
     public static function answers(Control $control): bool
     {
         return $control->kind === ControlKind::Text && (new Values($control->settings))->flag('reply');
+    }
+
+    /** @return Control|null the state of what a phone's control works, where that is told to the same phone by text */
+    public static function answeringState(Plan $plan, Control $control): ?Control
+    {
+        $worked = array_map(static fn (Route $route): string => $route->outputId, $plan->routesFrom($control));
+        foreach ($plan->outputsOf($plan->node($control->nodeId)) as $message) {
+            foreach ($message->kind === OutputKind::Message ? $plan->routesTo($message) : [] as $route) {
+                $state = $plan->control($route->controlId);
+                if ($state->kind === ControlKind::State && in_array(Answers::of($plan, $state)?->id, $worked, true)) {
+                    return $state;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The number of a phone, as the network knows it. */

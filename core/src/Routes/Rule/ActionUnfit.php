@@ -62,6 +62,7 @@ final readonly class ActionUnfit implements RouteRule
             ControlKind::Switch => 'A latching switch has a position; an action that ignores it leaves switch and load at odds.',
             ControlKind::Axis => 'A stick gives a value, not a press.',
             ControlKind::Reading => 'A sensor says which side of a threshold it is on, again and again; it does not press.',
+            ControlKind::State => 'A state is how something stands, told again and again; it does not press.',
             ControlKind::Call => 'A call says who calls and nothing else: there is no value in it, and no letting go.',
             ControlKind::Text, ControlKind::Phrase, ControlKind::Gesture => 'It comes once and is over: there is nothing to hold or follow.',
             ControlKind::Timer, ControlKind::Trigger, ControlKind::Step => 'It happens once and is over: there is nothing to hold or follow.',

@@ -25,11 +25,11 @@ final readonly class ControlWithoutRoute implements ControlRule
     public function check(Control $control, Look $look): iterable
     {
         $node = $look->plan->node($control->nodeId);
-        if ($look->plan->routesFrom($control) === [] && $look->plan->having(Route::class, 'mixedId', $control->id) === [] && ! self::isPublished($look->plan, $control, $node, $look->knowledge)) {
+        if ($look->plan->routesFrom($control) === [] && $look->plan->having(Route::class, 'mixedId', $control->id) === [] && $look->plan->having(Control::class, 'measuredId', $control->id) === [] && ! self::isPublished($look->plan, $control, $node, $look->knowledge)) {
             return [Finding::warning(
                 "{$control->name} of {$node->name} does nothing",
                 Spot::of($control, "{$node->name}, {$control->name}"),
-                'Someone will press it and think that the link is down.',
+                $control->kind === ControlKind::State ? 'Nobody is told how it stands.' : 'Someone will press it and think that the link is down.',
                 'Give it an action in the switch table, or remove it.',
                 Fix::remove("Remove {$control->name}", $control),
             )];

@@ -14,6 +14,7 @@ final readonly class RouteWay
         /** @var list<RouteHop> */
         #[ListOf(RouteHop::class)] public array $hops,
         public ?RouteTime $time,
+        public ?RouteAnswer $answer,
     ) {
     }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import TwoSchools from '../../widgets/TwoSchools.svelte';
     import type { Schemas } from '../../lib/api';
     import { routeName } from '../../lib/route-name';
     import { view } from '../../lib/shown.svelte';
@@ -130,6 +131,7 @@
                     >
                 </tbody>
             </table>
+            {#if tracing.answer}<TwoSchools answer={tracing.answer} />{/if}
         </section>
     {/if}
 {/if}

@@ -113,6 +113,13 @@ final class CellularRulesTest extends CoreTestCase
         }
 
         yield 'an answer' => ['cell-no-answer', static fn () => $says($lane(), 'open', 'OPEN'), []];
+        $stated = static fn (int $every, bool $reply): Sketch => $says($lane(), 'open', 'OPEN', output: 'lamp', more: ['reply' => $reply])->output('told', 'ann', 'Told', OutputKind::Message)->state('lamp', 'lamp-is', 'Lamp is', settings: ['everyS' => $every])->route('lamp-is', Action::Follow, 'told')->hop('lamp-is told follow', 'm', 'post', 'ann', null);
+        yield 'the state by text is an answer' => ['cell-no-answer', static fn () => $stated(0, false), []];
+        yield 'an answer and the state' => ['cell-answered-twice', static fn () => $stated(0, true), ['Open of Ann is answered twice']];
+        yield 'the state alone' => ['cell-answered-twice', static fn () => $stated(0, false), []];
+        yield 'a text a minute' => ['cell-state-by-text', static fn () => $stated(60, false), ['1440 texts a day say that nothing has changed']];
+        yield 'a text an hour' => ['cell-state-by-text', static fn () => $stated(3_600, false), []];
+        yield 'a text for a change' => ['cell-state-by-text', static fn () => $stated(0, false), []];
         yield 'no answer' => ['cell-no-answer', static fn () => $says($lane(), 'open', 'OPEN', more: ['reply' => false]), ['Nothing answers Open of Ann']];
 
         $told = static fn (string $words): Sketch => $lane()->output('told', 'ann', 'Told', OutputKind::Message, more: ['settings' => ['words' => $words]]);

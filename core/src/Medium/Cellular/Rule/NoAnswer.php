@@ -21,7 +21,7 @@ final readonly class NoAnswer implements ControlRule
 {
     public function check(Control $control, Look $look): iterable
     {
-        if ($control->kind !== ControlKind::Text || Commands::answers($control) || ! Commands::reachModem($look->plan, $control)) {
+        if ($control->kind !== ControlKind::Text || Commands::answers($control) || Commands::answeringState($look->plan, $control) !== null || ! Commands::reachModem($look->plan, $control)) {
             return [];
         }
         $node = $look->plan->node($control->nodeId);

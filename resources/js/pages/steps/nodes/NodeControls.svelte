@@ -6,6 +6,7 @@
     import { add, workspace } from '../../../lib/workspace.svelte';
     import ControlRow from './ControlRow.svelte';
     import NodeSequence from './NodeSequence.svelte';
+    import NodeStates from './NodeStates.svelte';
 
     let {
         node,
@@ -17,8 +18,12 @@
     const sequences = $derived(
         index.outputsOf(node.id).filter((one) => one.kind === 'sequence' || one.kind === 'group'),
     );
-    /** Steps are shown with what they are steps of. */
+    /** Steps are shown with what they are steps of, states in a list of their own. */
     const placed = $derived(new Set(sequences.flatMap((one) => one.stepIds)));
+    const tells = $derived(
+        catalogue.controlKinds.some((kind) => kind.key === 'state' && kind.homes.includes(node.kind)) &&
+            index.outputsOf(node.id).length > 0,
+    );
 
     type Thing = Schemas['Control'] | Schemas['Output'];
     const lists = $derived([
@@ -35,8 +40,12 @@
             title: 'Controls',
             says: 'what works it',
             button: 'Add a control',
-            kinds: catalogue.controlKinds.filter((kind) => kind.homes.includes(node.kind) && kind.key !== 'step'),
-            things: index.controlsOf(node.id).filter((one) => !placed.has(one.id)) as Thing[],
+            kinds: catalogue.controlKinds.filter(
+                (kind) => kind.homes.includes(node.kind) && kind.key !== 'step' && kind.key !== 'state',
+            ),
+            things: index
+                .controlsOf(node.id)
+                .filter((one) => !placed.has(one.id) && (one.kind !== 'state' || !tells)) as Thing[],
         },
     ]);
 
@@ -115,3 +124,7 @@
 {#each sequences as output (output.id)}
     <NodeSequence {output} {index} {catalogue} {planId} />
 {/each}
+
+{#if tells}
+    <NodeStates {node} {index} {catalogue} {planId} />
+{/if}

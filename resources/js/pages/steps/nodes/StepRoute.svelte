@@ -7,15 +7,17 @@
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
-    /** One thing that a step does: to which output, what, how long or how much. */
+    /** One thing that a step does, or what shows a state: to which output, what, how long or how much. */
     interface Props {
         route: Schemas['Route'];
         step: Schemas['Control'];
         index: PlanIndex;
         planId: string;
         verbs: { value: string; name: string }[];
+        /** It says the value itself. */
+        saysValue?: boolean;
     }
-    let { route, step, index, planId, verbs }: Props = $props();
+    let { route, step, index, planId, verbs, saysValue = false }: Props = $props();
     const target = $derived(index.document.outputs.find((one) => one.id === route.outputId));
     const name = $derived(
         target?.nodeId === step.nodeId ? target.name : `${index.node(target?.nodeId ?? '')?.name} · ${target?.name}`,
@@ -27,7 +29,7 @@
             change('route', route.id, {
                 action,
                 pulseMs: action === 'pulse' ? (route.pulseMs ?? 1000) : null,
-                value: takesValue(action) ? (route.value ?? (action === 'step' ? 1 : 0)) : null,
+                value: takesValue(action) && !saysValue ? (route.value ?? (action === 'step' ? 1 : 0)) : null,
             }),
         );
     }
@@ -62,7 +64,7 @@
                     change('route', route.id, { pulseMs: Math.round(Number(text.replace(',', '.')) * 1000) }),
                 )}
         /><span>s</span>{/if}
-    {#if takesValue(route.action)}<TextField
+    {#if takesValue(route.action) && !saysValue}<TextField
             label="Value of {name}"
             quiet
             mono

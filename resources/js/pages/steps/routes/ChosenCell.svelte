@@ -10,6 +10,7 @@
     import Sign from '../../../widgets/Sign.svelte';
     import TextField from '../../../widgets/TextField.svelte';
     import OutputMasters from './OutputMasters.svelte';
+    import TwoSchools from '../../../widgets/TwoSchools.svelte';
     import ReactionBar from './ReactionBar.svelte';
     import StickTarget from './StickTarget.svelte';
 
@@ -129,6 +130,7 @@
             {index}
         />{/if}
     {#if view?.time}<ReactionBar time={view.time} />{/if}
+    {#if view?.answer}<TwoSchools answer={view.answer} />{/if}
     <OutputMasters {output} {masters} {index} {catalogue} />
     {#each findings as finding (finding.id)}
         <p class="mt-2 flex items-center gap-2">

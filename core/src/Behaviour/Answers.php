@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\Values;
+
+/** The states that nodes tell each other, and what shows them. */
+final readonly class Answers
+{
+    /** The output that a state tells of. */
+    public static function of(Plan $plan, Control $state): ?Output
+    {
+        foreach (Ties::to(ThingKind::Control) as $tie) {
+            foreach ($tie->from === ThingKind::Output && $tie->field === 'stateIds' ? $plan->referring($tie, $state->id) : [] as $output) {
+                if ($output instanceof Output) {
+                    return $output;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Control> the states of other nodes that an output shows as they are, each once */
+    public static function shownBy(Plan $plan, Output $output): array
+    {
+        $states = [];
+        foreach ($plan->routesTo($output) as $route) {
+            $control = $plan->control($route->controlId);
+            if ($control->kind === ControlKind::State && $control->nodeId !== $output->nodeId && $route->holdsToControl()) {
+                $states[$control->id] = $control;
+            }
+        }
+
+        return array_values($states);
+    }
+
+    /** @return int how often a state is told while it stays, milliseconds; 0 for changes only */
+    public static function everyMs(Control $state): int
+    {
+        return (new Values($state->settings))->whole('everyS') * 1_000;
+    }
+
+    /**
+     * How long what an output shows is believed: so many intervals missed, and half of one for those that are late.
+     *
+     * @return int milliseconds; 0 for ever
+     */
+    public static function believedMs(Plan $plan, Output $output): int
+    {
+        $slowest = max([0, ...array_map(self::everyMs(...), self::shownBy($plan, $output))]);
+
+        return $output->setting('unknownAfter') * $slowest + intdiv($slowest, 2);
+    }
+}
