@@ -119,6 +119,21 @@ final class RandomPlans
                 $this->sketch->route("{$key[0]}{$key[1]}", $this->one([Action::On, Action::Off, Action::Toggle]), "{$output[0]}{$output[1]}");
             }
         }
+        $this->answers();
+    }
+
+    /** Some outputs tell how they stand, to whoever has something to show it. */
+    private function answers(): void
+    {
+        $outputs = $this->sketch->plan()->outputs();
+        foreach ($outputs as $output) {
+            $shows = $this->one($outputs);
+            if ($output->kind->isWired() && $this->luck(4)) {
+                $key = str_replace(' ', '', $output->name);
+                $this->sketch->state($key, "{$key}-is", "{$output->name} is", null, ['everyS' => $this->one([0, 10, 60])]);
+                $this->sketch->route("{$key}-is", Action::Follow, str_replace(' ', '', $shows->name));
+            }
+        }
     }
 
     /** Once in so many times. */

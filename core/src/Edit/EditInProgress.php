@@ -65,7 +65,7 @@ final class EditInProgress
         $this->touch($new);
     }
 
-    /** Takes with it what cannot be without it, and clears what merely mentions it. */
+    /** Takes with it what cannot be without it and what is its own, and clears what merely mentions it. */
     public function remove(Thing $thing): void
     {
         foreach (Ties::to($thing::kind()) as $tie) {
@@ -74,6 +74,15 @@ final class EditInProgress
                 $without === null ? $this->remove($other) : $this->change($other, $without, [$tie->field]);
             }
         }
+        foreach (Ties::of($thing::kind()) as $tie) {
+            foreach ($tie->bond === Bond::Holds ? $tie->ids($thing) : [] as $id) {
+                $own = $this->draft->find($tie->to, $id);
+                if ($own !== null) {
+                    $this->remove($own);
+                }
+            }
+        }
+        $thing = $this->draft->find($thing::kind(), $thing->id()) ?? $thing;
         $this->draft->drop($thing);
         $this->inverse[] = Operation::add($thing);
         $this->touch($thing);

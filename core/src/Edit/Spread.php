@@ -63,7 +63,7 @@ final class Spread
         array_map($this->find(...), self::homes($plan, $thing));
         $this->findShared($plan, $thing);
         foreach (Ties::of($thing::kind()) as $tie) {
-            if ($tie->bond === Bond::Mentions) {
+            if ($tie->bond === Bond::Mentions || $tie->bond === Bond::Holds) {
                 foreach ($tie->ids($thing) as $id) {
                     $other = $plan->find($tie->to, $id);
                     array_map($this->find(...), $other === null ? [] : self::homes($plan, $other));

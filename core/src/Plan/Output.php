@@ -58,8 +58,8 @@ final readonly class Output implements Thing
             Field::choices('hazards', Hazard::class, 'How it can hurt or spoil something when it works unasked.'),
             Field::choiceOr('precedence', Precedence::LastWriter, 'Who wins when several controls drive it.'),
             Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
-            Field::mentionsAll('stepIds', ThingKind::Control, 60, 'For a sequence or a group: its steps, in their order.'),
-            Field::mentionsAll('stateIds', ThingKind::Control, 4, 'The states that tell others how it stands.'),
+            Field::holds('stepIds', ThingKind::Control, 60, 'For a sequence or a group: its steps, in their order.'),
+            Field::holds('stateIds', ThingKind::Control, 4, 'The states that tell others how it stands.'),
         );
     }
 

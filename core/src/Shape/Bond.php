@@ -18,4 +18,7 @@ enum Bond
 
     /** It can be without: when that one goes, the reference is cleared. A node of its place. One of its own kind is always referred to so: things may come to stand in a circle. */
     case Mentions;
+
+    /** They are its own, in their order: they go when it goes, and one that goes by itself is taken out of the list. The steps of a sequence. */
+    case Holds;
 }

@@ -108,6 +108,12 @@ final readonly class Field
         return new self($name, new ListType(TextType::ulid(), $most), $doc, false, false, [], new Reference((string) $kind->value, Bond::Mentions));
     }
 
+    /** Things that are its own, in their order, each once. */
+    public static function holds(string $name, BackedEnum $kind, int $most, string $doc): self
+    {
+        return new self($name, new ListType(TextType::ulid(), $most), $doc, false, false, [], new Reference((string) $kind->value, Bond::Holds));
+    }
+
     /** Records of one shape. A record that joins a thing goes when that goes; one that mentions it has the field cleared. */
     public static function records(string $name, Shape $of, int $most, string $doc): self
     {

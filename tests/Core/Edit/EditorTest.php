@@ -8,7 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shape\PlanRefused;
 use Tests\Core\CoreTestCase;
@@ -73,6 +75,21 @@ final class EditorTest extends CoreTestCase
         $without = self::editor()->apply($plan, [Operation::remove(ThingKind::Place, $place->id)])->plan;
         self::assertCount(count($plan->nodes()), $without->nodes());
         self::assertNull($without->nodes()[0]->placeId);
+    }
+
+    public function test_steps_and_states_go_with_their_output_and_one_that_goes_is_taken_out_of_its_list(): void
+    {
+        $plan = self::linden();
+        $round = array_values(array_filter($plan->outputs(), static fn (Output $output): bool => $output->name === 'Evening round'))[0];
+        $lamp = array_values(array_filter($plan->outputs(), static fn (Output $output): bool => $output->name === 'Hen lamp'))[0];
+        $edited = self::editor()->apply($plan, [Operation::remove(ThingKind::Output, $round->id), Operation::remove(ThingKind::Output, $lamp->id)]);
+        foreach ([...$round->stepIds, ...$lamp->stateIds] as $own) {
+            self::assertNull($edited->plan->find(ThingKind::Control, $own));
+            self::assertSame([], $edited->plan->having(Route::class, 'controlId', $own));
+        }
+        self::assertSame(self::bytes($plan), self::bytes(self::editor()->apply($edited->plan, $edited->inverse)->plan));
+        $less = self::editor()->apply($plan, [Operation::remove(ThingKind::Control, $round->stepIds[1])]);
+        self::assertSame(array_values(array_diff($round->stepIds, [$round->stepIds[1]])), $less->plan->output($round->id)->stepIds);
     }
 
     public function test_a_change_of_settings_leaves_the_others_alone(): void
