@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
+use Rundfunk\Frame\FrameProof;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
@@ -106,7 +107,8 @@ final readonly class CHeader
         $lines = [...$lines, ...$this->knowledge->media->offering(WritesC::class, $link->medium)?->cLines($plan, $endpoint, $prefix, $this->knowledge) ?? []];
         $layout = $this->knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($link);
         if ($layout !== null) {
-            $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines()];
+            $proof = $layout->fits() ? FrameProof::of($layout) : null;
+            $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines(), ...($proof === null ? [] : CFrameProof::lines($proof, $prefix, CNames::comment($link->name)))];
         }
 
         return $lines;

@@ -34,6 +34,11 @@ final class BadCommand extends RuntimeException
         return new self("The plan has no {$kind} called \"{$name}\".");
     }
 
+    public static function unreadable(string $file): self
+    {
+        return new self("{$file} cannot be read.");
+    }
+
     public static function notAPair(string $text): self
     {
         return new self("\"{$text}\" is not of the form key=value.");

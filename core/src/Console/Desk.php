@@ -29,6 +29,7 @@ final readonly class Desk
         $application->add(new AssignCommand(Shipped::assigner()));
         $application->add(new ShowCommand($knowledge, Shipped::views()));
         $application->add(new ExportCommand($knowledge));
+        $application->add(new SecretsCommand($knowledge));
         $application->add(new CalcCommand(Shipped::calculators()));
 
         return $application;

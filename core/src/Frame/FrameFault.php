@@ -23,6 +23,11 @@ final class FrameFault extends RuntimeException
         return new self("{$value} does not fit \"{$field->name}\", which holds {$field->size->lowest()} to {$field->size->highest()}.");
     }
 
+    public static function keyLength(int $length): self
+    {
+        return new self("A key of {$length} bytes came where ".SipHash::KEY_BYTES.' are needed.');
+    }
+
     public static function wrongLength(FrameLayout $layout, int $length): self
     {
         return new self("A frame of {$length} bytes came where {$layout->lengthBytes} were agreed.");

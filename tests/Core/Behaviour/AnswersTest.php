@@ -70,7 +70,7 @@ final class AnswersTest extends CoreTestCase
     public function test_while_nothing_changes_it_is_told_as_often_as_the_plan_says(): void
     {
         $rig = new Rig(self::pairOf(['everyS' => 5])->assigned(), self::knowledge());
-        $rig->told = [];
+        $rig->forget();
         $rig->pass(20_000);
         self::assertCount(4, $rig->told);
     }
@@ -80,7 +80,7 @@ final class AnswersTest extends CoreTestCase
         foreach ([[true, 2], [false, 1]] as [$always, $messages]) {
             $sketch = self::pairOf(['everyS' => 0, 'always' => $always]);
             $rig = new Rig($sketch->control('off', 'hand', 'Off')->route('off', Action::Off, 'pump')->assigned(), self::knowledge());
-            $rig->told = [];
+            $rig->forget();
             $rig->press('Hand', 'Off');
             self::assertCount($messages, $rig->told);
         }
@@ -107,14 +107,14 @@ final class AnswersTest extends CoreTestCase
     public function test_a_call_is_answered_by_a_text_that_says_how_the_lamp_stands(): void
     {
         $rig = new Rig(self::linden(), self::knowledge());
-        $rig->told = [];
+        $rig->forget();
         $rig->hear('Gate post', 'a call');
         self::assertSame(["Gate post → Rowan's phone: 1 1"], $rig->told);
         // Called again while it is lit: the answer is what is so.
-        $rig->hear('Gate post', 'a call');
-        self::assertCount(2, $rig->told);
-        $rig->hear('Gate post', 'POST LAMP OFF');
-        self::assertSame("Gate post → Rowan's phone: 1 0", $rig->told[2]);
+        $rig->forget()->hear('Gate post', 'a call');
+        self::assertSame(["Gate post → Rowan's phone: 1 1"], $rig->told);
+        $rig->forget()->hear('Gate post', 'POST LAMP OFF');
+        self::assertSame(["Gate post → Rowan's phone: 1 0"], $rig->told);
     }
 
     public function test_a_value_is_told_as_it_is(): void

@@ -49,7 +49,7 @@ final class JobsTest extends CoreTestCase
     {
         $sketch = self::board(self::sketch(), 'hand', 'Hand', NodeKind::Handset)->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')->module('keys', 'hand', 'button-pad-2', 'Keys');
         $rig = self::rig(self::relays($sketch, 'slip', 'Slip')->module('slip-radio', 'slip', 'packet-radio-plain', 'Radio')
-            ->link('air', 'Air', 'packet-radio')->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'slip', Role::Receives, 'slip-radio')
+            ->link('air', 'Air', 'packet-radio', ['proven' => true])->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'slip', Role::Receives, 'slip-radio')
             ->control('in', 'hand', 'In', settings: ['repeatMs' => 150])->control('out', 'hand', 'Out', settings: ['repeatMs' => 150])
             ->output('haul', 'slip', 'Haul', load: 'winch with limit switches', more: ['hazards' => ['motion'], 'settings' => ['silenceMs' => 500]])
             ->output('pay', 'slip', 'Pay out', load: 'winch with limit switches', more: ['hazards' => ['motion'], 'settings' => ['silenceMs' => 500]])

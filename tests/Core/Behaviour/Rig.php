@@ -113,6 +113,14 @@ final class Rig
         return $this->known[$node][$output];
     }
 
+    /** What was told until now. */
+    public function forget(): self
+    {
+        $this->told = [];
+
+        return $this;
+    }
+
     /** Takes a node's power away. */
     public function stop(string $node): self
     {

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\Calculator;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
+use Rundfunk\Plan\Role;
 use Rundfunk\Shipped;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
@@ -39,6 +40,27 @@ final class DeskTest extends CoreTestCase
         $process->run();
 
         return [$process->getExitCode() ?? -1, $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    public function test_keys_are_drawn_and_those_that_were_drawn_before_are_kept(): void
+    {
+        $sketch = self::pair()->link('air', 'Yard air', 'packet-radio', ['proven' => true])->join('air', 'hand', Role::Sends)->join('air', 'board', Role::Receives);
+        file_put_contents($this->folder.'/one.json', (new PlanWriter)->write($sketch->plan()));
+        [$code, $first] = $this->rundfunk('secrets', 'one.json');
+        self::assertSame(0, $code);
+        self::assertMatchesRegularExpression('/^#define YARD_AIR_KEY \{ (0x[0-9a-f]{2}, ){15}0x[0-9a-f]{2} \}$/m', $first);
+        self::assertNotSame($first, $this->rundfunk('secrets', 'one.json')[1], 'drawn anew');
+        file_put_contents($this->folder.'/secrets.h', $first);
+        self::assertSame($first, $this->rundfunk('secrets', 'one.json', '--keep=secrets.h')[1]);
+        // Another link that proves itself gets a key of its own, a link that does not gets none.
+        $sketch->link('far', 'Far air', 'packet-radio', ['proven' => true])->join('far', 'hand', Role::Sends)->link('open', 'Open air', 'packet-radio')->join('open', 'hand', Role::Sends);
+        file_put_contents($this->folder.'/two.json', (new PlanWriter)->write($sketch->plan()));
+        $second = $this->rundfunk('secrets', 'two.json', '--keep=secrets.h')[1];
+        preg_match_all('/^#define (\w+_KEY) (.*)$/m', $first.$second, $keys);
+        self::assertSame(['YARD_AIR_KEY', 'YARD_AIR_KEY', 'FAR_AIR_KEY'], $keys[1]);
+        self::assertSame($keys[2][0], $keys[2][1]);
+        self::assertNotSame($keys[2][1], $keys[2][2]);
+        self::assertSame([2, '', "nowhere.h cannot be read.\n"], $this->rundfunk('secrets', 'one.json', '--keep=nowhere.h'));
     }
 
     public function test_check_exits_by_the_gravest_finding(): void

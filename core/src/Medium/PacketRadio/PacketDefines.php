@@ -41,6 +41,10 @@ final readonly class PacketDefines
             }
         }
 
+        if ($settings->proven) {
+            $defines[] = new Define('SENDERS', (string) count($plan->endpointsOn($link)), 'sender numbers there are, from 1: a counter is kept of each');
+        }
+
         return [...$defines, ...self::own($plan, $endpoint), ...self::others($plan, $endpoint)];
     }
 

@@ -7,6 +7,7 @@ namespace Rundfunk\Medium\PacketRadio;
 use Rundfunk\Frame\FieldSize;
 use Rundfunk\Frame\FrameField;
 use Rundfunk\Frame\FrameLayout;
+use Rundfunk\Frame\FrameProof;
 
 /** What the program's messages look like inside a packet's payload. */
 final readonly class PacketFrame
@@ -25,6 +26,6 @@ final readonly class PacketFrame
             ];
         }
 
-        return new FrameLayout($settings->payloadBytes, ...$fields);
+        return new FrameLayout($settings->payloadBytes, ...$fields, ...($settings->proven ? FrameProof::fields() : []));
     }
 }

@@ -24,19 +24,19 @@ final readonly class PacketMessages implements WritesMessages
         $lines = [];
         if ($endpoint->role->receives()) {
             $lines = [
-                "/* A frame of {$name} as a message; 0 when it is none. */",
-                "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length, struct node_message *heard)", '{',
-                "    struct {$lower}_frame frame;", "    if (!{$lower}_frame_decode(&frame, bytes, length)) {", '        return 0;', '    }',
+                "/* A frame of {$name} as a message; 0 when it is none".($settings->proven ? ', or nothing proves it: the address is that of the pipe it came in on' : '').'. */',
+                "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length".($settings->proven ? ", const uint8_t address[{$prefix}_ADDRESS_BYTES], uint32_t last[{$prefix}_SENDERS + 1]" : '').', struct node_message *heard)', '{',
+                "    struct {$lower}_frame frame;", $settings->proven ? "    if (!{$lower}_frame_open(&frame, bytes, length, address, last)) {" : "    if (!{$lower}_frame_decode(&frame, bytes, length)) {", '        return 0;', '    }',
                 "    heard->link = {$link};", '    heard->node = '.($settings->senderId ? 'frame.sender' : '0').';', '    heard->code = frame.code;', '    heard->value = frame.argument;', '    return 1;', '}', '',
             ];
         }
         if ($endpoint->role->sends()) {
             $lines = [...$lines,
                 "/* A message as a frame of {$name}, to the address of told->node. The sequence counts up with each new message. */",
-                "static inline void node_to_{$lower}(const struct node_message *told, uint8_t sequence, uint8_t bytes[{$prefix}_FRAME_BYTES])", '{',
+                "static inline void node_to_{$lower}(const struct node_message *told, uint8_t sequence".($settings->proven ? ", uint32_t counter, const uint8_t address[{$prefix}_ADDRESS_BYTES]" : '').", uint8_t bytes[{$prefix}_FRAME_BYTES])", '{',
                 "    struct {$lower}_frame frame;",
                 ...($settings->senderId ? ["    frame.sender = {$prefix}_SENDER;", '    frame.sequence = sequence;'] : ['    (void)sequence;']),
-                '    frame.code = (uint8_t)told->code;', '    frame.argument = told->value;', "    {$lower}_frame_encode(&frame, bytes);", '}', '',
+                '    frame.code = (uint8_t)told->code;', '    frame.argument = told->value;', ...($settings->proven ? ['    frame.counter = counter;', '    frame.tag = 0;'] : []), "    {$lower}_frame_encode(&frame, bytes);", ...($settings->proven ? ["    {$lower}_frame_seal(bytes, address);"] : []), '}', '',
             ];
         }
 

@@ -25,6 +25,7 @@ use Rundfunk\Medium\PacketRadio\Rule\SettingMissing;
 use Rundfunk\Medium\PacketRadio\Rule\SharedAddress;
 use Rundfunk\Medium\PacketRadio\Rule\ToggleUnacknowledged;
 use Rundfunk\Medium\PacketRadio\Rule\TooManySenders;
+use Rundfunk\Medium\PacketRadio\Rule\Unproved;
 
 /** Its rules, in the order in which their findings are listed. */
 final readonly class PacketRules implements HasRules
@@ -39,6 +40,7 @@ final readonly class PacketRules implements HasRules
             new LinksTooClose,
             new PowerOverLimit,
             new AcknowledgeWithoutCrc,
+            new Unproved,
             new PayloadTooShort,
             new AddressMalformed,
             new PoorAddress,

@@ -25,6 +25,7 @@ final readonly class PacketSettings
         public bool $acknowledge,
         public int $powerDbm,
         public bool $senderId,
+        public bool $proven = false,
     ) {
     }
 
@@ -53,6 +54,7 @@ final readonly class PacketSettings
             Field::flag('acknowledge', 'Whether the receiver acknowledges each message by itself.', true)->titled('Acknowledge'),
             Field::oneOf('powerDbm', [-18, -12, -6, 0], "The transceiver's power setting, before any amplifier.", 0, 'dBm')->titled('Power'),
             Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender number'),
+            Field::flag('proven', 'Whether each message proves who made it and that it is new: a counter, and a tag that nobody makes without the key of the link. The key is put in when the boards are flashed; it is never kept here.')->titled('Proven'),
         );
     }
 
@@ -105,7 +107,8 @@ final readonly class PacketSettings
             $values->whole('crcBytes'),
             $values->flag('acknowledge'),
             $values->whole('powerDbm'),
-            $values->flag('senderId'),
+            $values->flag('senderId') || $values->flag('proven'),
+            $values->flag('proven'),
         );
     }
 }

@@ -16,7 +16,7 @@ final class PacketExchangeTest extends CoreTestCase
 {
     private static function exchange(PacketRate $rate, int $payload, bool $acknowledge, int $delayUs, int $retries): PacketExchange
     {
-        return new PacketExchange(new PacketSettings(76, $rate, 5, $payload, 2, $acknowledge, 0, true), $delayUs, $retries);
+        return new PacketExchange(new PacketSettings(76, $rate, 5, $payload, 2, $acknowledge, 0, true, false), $delayUs, $retries);
     }
 
     /** @return iterable<string, array{PacketExchange, int, int}> exchange, best and worst for the sender, nanoseconds */

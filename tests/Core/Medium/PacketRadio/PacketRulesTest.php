@@ -44,6 +44,14 @@ final class PacketRulesTest extends CoreTestCase
             ];
         }
 
+        $opens = static fn (array $link, array $hazards, Action $action = Action::Pulse): Sketch => self::air($link)->control('key', 'hand', 'Key')->output('gate', 'board', 'Gate', more: ['hazards' => $hazards])
+            ->route('key', $action, 'gate', $action === Action::Pulse ? 1_000 : null)->hop("key gate {$action->value}", 'l', 'hand', 'board', 1);
+        yield 'a gate that anybody can open' => ['packet-unproved', static fn (): Sketch => $opens([], ['access']), ['Anybody with such a transceiver can work Gate']];
+        yield 'a gate whose opener proves itself' => ['packet-unproved', static fn (): Sketch => $opens(['proven' => true, 'payloadBytes' => 13], ['access']), []];
+        yield 'a gate that is only stopped' => ['packet-unproved', static fn (): Sketch => $opens([], ['motion'], Action::Off), []];
+        yield 'a lamp' => ['packet-unproved', static fn (): Sketch => $opens([], []), []];
+        yield 'no room for the proof' => ['packet-payload-too-short', static fn (): Sketch => self::air(['proven' => true, 'payloadBytes' => 12]), ['A payload of 12 bytes does not hold the frame']];
+
         yield 'no channel' => [
             'packet-setting-missing',
             static fn (): Sketch => self::air(['channel' => null])->address('l', 'board', 1, 'C2F19A4701'),

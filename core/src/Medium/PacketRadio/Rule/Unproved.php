@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\PacketRadio\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\PacketRadio\PacketFrame;
+use Rundfunk\Medium\PacketRadio\PacketSettings;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
+use Rundfunk\Routes\RouteNames;
+
+/** What can hurt is asked for by frames that anybody can make, or record and play back. */
+#[Finds('packet-unproved', WorkStep::Routes)]
+final readonly class Unproved implements HopRule
+{
+    public function check(Leg $leg, Look $look): iterable
+    {
+        $hazard = $leg->output->proofHazards()[0] ?? null;
+        if ($hazard === null || $leg->route->putsOff() || PacketSettings::of($leg->link)->proven) {
+            return [];
+        }
+        $proven = new Link($leg->link->id, $leg->link->name, $leg->link->medium, [...$leg->link->settings, 'proven' => true]);
+        $settings = PacketSettings::of($proven);
+        $bytes = max($settings->payloadBytes, PacketFrame::layout($settings)->usedBytes());
+
+        return [Finding::warning(
+            "Anybody with such a transceiver can work {$leg->output->name}",
+            Spot::of($leg->route, RouteNames::of($look->plan, $leg->route)),
+            "Frames of {$leg->link->name} are not secret: one that is recorded counts when it is sent again, one that is made up counts as well, and {$hazard->words()}.",
+            "Let each message prove itself: a counter, and a tag that nobody makes without the key of the link. It takes eight bytes more on the air. {$hazard->caution()}",
+            Fix::settings('Let messages prove themselves', $leg->link, ['proven' => true, 'payloadBytes' => $bytes]),
+            numbers: ['hazard' => $hazard->value, 'payload_bytes' => $bytes],
+            about: [$leg->route->id, $leg->link->id],
+        )];
+    }
+}
