@@ -129,7 +129,7 @@ final class Tabulation
 
     private function axis(Control $control): Axis
     {
-        $axis = Axes::of($control, $this->knowledge->catalogue->boardOf($this->node));
+        $axis = Axes::of($this->plan, $control, $this->knowledge->catalogue);
         if ($axis === null) {
             $this->leftOut[] = "{$control->name}: its middle is at one of its ends, so it is taken as not calibrated.";
         }

@@ -147,7 +147,10 @@ final readonly class BehaviourFiles
         $lines = [];
         foreach ($this->inputs() as [$field, $control]) {
             $pin = $this->pins->pins["{$control->moduleId} {$control->terminal}"] ?? 'its pin, when it has one';
+            $module = $control->moduleId === null ? null : $this->plan->module($control->moduleId);
+            $reported = $module !== null && $this->knowledge->catalogue->classOf($module)->report?->names($control->terminal ?? '') === true;
             $lines[] = "  in.{$field} = ".match (true) {
+                $reported => CNames::lower($module->name).'.'.CNames::lower($control->terminal ?? '').', as '.CNames::lower($module->name).'_report_read gives it;',
                 $control->kind === ControlKind::Reading => 'what the sensor says, in thousandths; NODE_FAILED when it does not;',
                 $control->kind === ControlKind::Axis => "what the converter reads at {$pin};",
                 $control->kind === ControlKind::Button, $control->kind === ControlKind::Switch => "read({$pin}) == 0;",

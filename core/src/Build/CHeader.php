@@ -39,6 +39,7 @@ final readonly class CHeader
         $names = new UniqueNames;
         HeaderPins::of($plan, $node, $of->knowledge, $names);
         self::masters($plan, $node, $names);
+        $of->reports($plan, $node, $names);
         $prefixes = [];
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $prefixes[$endpoint->id] = $names->name(CNames::upper($plan->link($endpoint->linkId)->name));
@@ -67,6 +68,7 @@ final readonly class CHeader
             '',
             ...HeaderPins::of($plan, $node, $this->knowledge, $names)->lines,
             ...self::masters($plan, $node, $names),
+            ...$this->reports($plan, $node, $names),
         ];
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $lines = [...$lines, ...$this->link($plan, $endpoint, $names->name(CNames::upper($plan->link($endpoint->linkId)->name)), $names)];
@@ -91,6 +93,20 @@ final readonly class CHeader
         }
 
         return $lines === [] ? [] : ['/* Outputs with several masters, and who wins. */', ...$lines, ''];
+    }
+
+    /** @return list<string> what controllers that are polled say */
+    private function reports(Plan $plan, Node $node, UniqueNames $names): array
+    {
+        $lines = [];
+        foreach ($plan->modulesOf($node) as $module) {
+            $report = $this->knowledge->catalogue->classOf($module)->report;
+            if ($report !== null) {
+                $lines = [...$lines, ...(new CReportForm($report, $names->name(CNames::upper($module->name)), $module->name))->lines()];
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> */

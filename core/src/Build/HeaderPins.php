@@ -41,7 +41,7 @@ final readonly class HeaderPins
                     $of = $pin->offeredBy === null ? '' : CNames::upper($plan->module($pin->offeredBy)->name).'_';
                     $name = $names->name("{$of}PIN_".CNames::upper("{$module->name} {$use->terminal}"));
                     $pins["{$module->id} {$use->terminal}"] ??= $name;
-                    $lines[] = "#define {$name} {$pin->number} /* ".CNames::comment($use->pin.($class->terminal($use->terminal)?->isBySoftware($use) === true ? ' by software' : '').(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : '')).' */';
+                    $lines[] = "#define {$name} {$pin->number} /* ".CNames::comment($use->pin.($pin->header === null ? '' : ", {$pin->header} on the header").($class->terminal($use->terminal)?->isBySoftware($use) === true ? ' by software' : '').(isset($carried[$use->terminal]) ? ': '.OnTerminal::names($carried[$use->terminal]) : '')).' */';
                 }
             }
             if ($class->carries === 'relay') {

@@ -176,6 +176,9 @@ final class WiringTable
         $pin = $use === null ? null : $board->pin($use->pin);
         $levels = $use === null ? null : WireLevels::of(new Wire($this->node, $board, $module, $terminal, $use, $pin), $class, $this->tree->voltsOf($module)?->nominalV, $this->plan->partsOf($module));
         $note = $terminal->doc;
+        if ($pin?->header !== null) {
+            $note .= " Pin {$pin->header} of the header.";
+        }
         if ($pin !== null && $pin->note !== '' && ! $terminal->onBus()) {
             $note .= ' '.$pin->note;
         }

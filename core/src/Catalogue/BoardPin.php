@@ -15,6 +15,7 @@ final readonly class BoardPin
      * @param  int  $number  as programs name it
      * @param  bool  $hasPullUp  the chip can hold it high by itself
      * @param  string|null  $offeredBy  the module that has it, where it is not the board's own
+     * @param  int|null  $header  where it comes out on the board's header, where that is counted otherwise than programs count
      * @param  int|null  $pullUpOhm  a resistor on the board that always does
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class BoardPin
         public ?int $pullUpOhm = null,
         public ?string $offeredBy = null,
         public PinStart $start = new PinStart(PinState::Floats, PinState::Floats, PinState::Floats),
+        public ?int $header = null,
     ) {
     }
 
@@ -51,6 +53,7 @@ final readonly class BoardPin
             $values->wholeOrNull('pullUpOhm'),
             null,
             PinStart::from($values->within('start'), $usual),
+            $values->wholeOrNull('header'),
         );
     }
 

@@ -30,6 +30,7 @@ final readonly class ModuleClass
      * @param  list<string>  $offers  what each of the pins can do that it has for others
      * @param  int  $offered  how many it has
      * @param  bool  $tellsTime  it knows the time of day, without power too
+     * @param  ReportForm|null  $report  what it says when it is polled, where its keys and sticks have no wires of their own
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -63,6 +64,7 @@ final readonly class ModuleClass
         public int $offered = 0,
         public array $offers = [],
         public bool $tellsTime = false,
+        public ?ReportForm $report = null,
     ) {
     }
 
@@ -111,12 +113,13 @@ final readonly class ModuleClass
             $values->within('offers')?->whole('count') ?? 0,
             $values->within('offers')?->texts('can') ?? [],
             $values->has('tellsTime'),
+            ($report = $values->within('report')) === null ? null : ReportForm::from($report),
         );
     }
 
     public function terminal(string $name): ?Terminal
     {
-        return $this->terminals[$name] ?? null;
+        return $this->terminals[$name] ?? $this->report?->channels()[$name] ?? null;
     }
 
     /** It takes current from a supply, rather than from the pins it is on. */
@@ -148,7 +151,7 @@ final readonly class ModuleClass
     /** @return list<Terminal> those that carry controls or outputs */
     public function channels(): array
     {
-        return array_values(array_filter($this->terminals, static fn (Terminal $terminal): bool => $terminal->carries !== null));
+        return array_values(array_filter([...$this->terminals, ...$this->report?->channels() ?? []], static fn (Terminal $terminal): bool => $terminal->carries !== null));
     }
 
     /** Whether a control or output can sit on one of its terminals. */
@@ -162,7 +165,7 @@ final readonly class ModuleClass
         }
 
         return ($thing->kind === ControlKind::Reading) === ($this->carries === 'reading')
-            && ($thing->kind === ControlKind::Reading || ($thing->kind === ControlKind::Axis) === ($terminal->needs === 'analogue'));
+            && ($thing->kind === ControlKind::Reading || ($thing->kind === ControlKind::Axis) === $terminal->isAxis());
     }
 
     /** It can serve an end of such a role on its medium. */

@@ -10,6 +10,11 @@ use Rundfunk\Shape\Values;
 /** One signal terminal of a module. */
 final readonly class Terminal
 {
+    /** What a report says of a key or an axis needs no pin: the report's own wires bring it. */
+    public const REPORTED_KEY = 'report.key';
+
+    public const REPORTED_AXIS = 'report.axis';
+
     /**
      * @param  string  $needs  what the pin must be able to do: "digital-out", "analogue", "spi.sck"
      * @param  string|null  $carries  "control" or "output": such a terminal needs a pin only when one is on it
@@ -57,6 +62,12 @@ final readonly class Terminal
             $values->wholeOrNull('seriesOhm'),
             $values->numberOrNull('drawsMa'),
         );
+    }
+
+    /** Whether it says a position, rather than on or off. */
+    public function isAxis(): bool
+    {
+        return $this->needs === 'analogue' || $this->needs === self::REPORTED_AXIS;
     }
 
     /** Whether the board says something by it, rather than hears. */

@@ -35,7 +35,7 @@ final readonly class AxisCurveView implements View
     public function of(string $of, Plan $plan, Knowledge $knowledge): ?AxisCurve
     {
         $control = $plan->control($of);
-        $axis = $control->kind === ControlKind::Axis ? Axes::of($control, $knowledge->of($plan)->catalogue->boardOf($plan->node($control->nodeId))) : null;
+        $axis = $control->kind === ControlKind::Axis ? Axes::of($plan, $control, $knowledge->of($plan)->catalogue) : null;
         if ($axis === null) {
             return null;
         }

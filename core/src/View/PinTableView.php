@@ -49,6 +49,7 @@ final readonly class PinTableView implements View
         return new PinTable(
             array_map(static fn (BoardPin $pin): PinRow => new PinRow(
                 $pin->name,
+                $pin->header,
                 array_values(array_diff($pin->can, ['digital-in', 'digital-out'])),
                 ! $pin->can('digital-out'),
                 $pin->console,

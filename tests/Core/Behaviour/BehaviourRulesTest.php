@@ -43,6 +43,15 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a middle at its end' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 1_023, 'rawHighest' => 1_023]), ['Axis has its middle at one of its ends']];
         yield 'a middle beyond all that a 10-bit board reads' => ['axis-middle-at-end', static fn () => $axis(['rawCentre' => 2_048]), ['Axis has its middle at one of its ends']];
 
+        $pad = static fn (array $settings, string $class = 'pad-wireless', string $channel = 'Left X'): Sketch => self::node()->module('p', 'n', $class, 'Pad')->control('a', 'n', 'Axis', ControlKind::Axis, 'p', $channel, $settings);
+        yield 'a pad\'s stick looked at as often as it is asked' => ['polled-too-slowly', static fn () => $pad(['everyMs' => 12]), []];
+        yield 'a pad\'s stick looked at more often' => ['polled-too-slowly', static fn () => $pad(['everyMs' => 10]), ['Axis is looked at every 10 ms, and asked for every 12 ms']];
+        yield 'a stick of its own wires' => ['polled-too-slowly', static fn () => $pad(['everyMs' => 10], 'joystick', 'X'), []];
+        yield 'a pad\'s stick reads to 255' => ['axis-middle-at-end', static fn () => $pad(['rawCentre' => 255]), ['Axis has its middle at one of its ends']];
+        yield 'a pad\'s stick as it comes' => ['axis-middle-at-end', static fn () => $pad([]), []];
+        yield 'a key of a pad is on no pin of its own' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Start'), []];
+        yield 'a key where a stick is' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Left Y'), ['Key of Node is a button, and Pad Left Y carries none']];
+
         $mixed = static fn (string $with): Sketch => $axis([])->control('b', 'n', 'Other', ControlKind::Axis, 's', 'Y')->control('k', 'n', 'Key')->output('m', 'n', 'Motor', OutputKind::Motor)
             ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->control('f', 'far', 'Far stick', ControlKind::Axis)
             ->route('a', Action::Set, 'm', more: ['mixedId' => self::sketch()->id($with)]);

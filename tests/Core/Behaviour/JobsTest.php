@@ -126,6 +126,20 @@ final class JobsTest extends CoreTestCase
         self::assertSame([0, 0], [$rig->put('Box', 'Drive', 512)->shows('Crawler', 'Motor'), $rig->shows('Racer', 'Motor')]);
     }
 
+    public function test_a_wireless_pad_turns_a_servo_and_sounds_a_horn(): void
+    {
+        $sketch = self::board(self::sketch(), 'crane', 'Crane', board: '32bit-3v3-26io')
+            ->module('pad', 'crane', 'pad-wireless', 'Pad')
+            ->supply('servo-plug', 'crane', 'plug-5v-1a', 'Servo supply')->module('servo', 'crane', 'servo-small', 'Servo', 'servo-plug')
+            ->supply('coils', 'crane', 'plug-5v-1a', 'Coil supply')->module('relays', 'crane', 'relay-bank-1-high', 'Relay', 'coils')
+            ->control('slew', 'crane', 'Slew', ControlKind::Axis, 'pad', 'Left X', ['deadBand' => 0])->control('sound', 'crane', 'Sound', ControlKind::Button, 'pad', 'Face bottom')
+            ->output('jib', 'crane', 'Jib', OutputKind::Servo)->output('horn', 'crane', 'Horn', load: '12 V horn')
+            ->route('slew', Action::Set, 'jib')->route('sound', Action::Momentary, 'horn');
+        $rig = self::rig($sketch);
+        self::assertSame([0, 90, -90, 0], [$rig->shows('Crane', 'Jib'), $rig->put('Crane', 'Slew', 255)->shows('Crane', 'Jib'), $rig->put('Crane', 'Slew', 0)->shows('Crane', 'Jib'), $rig->put('Crane', 'Slew', 128)->shows('Crane', 'Jib')]);
+        self::assertSame([1, 0], [$rig->put('Crane', 'Sound', 1)->shows('Crane', 'Horn'), $rig->put('Crane', 'Sound', 0)->shows('Crane', 'Horn')]);
+    }
+
     public function test_four_keys_work_two_boards_at_once_by_one_message_each(): void
     {
         $sketch = self::board(self::sketch(), 'hand', 'Hand', NodeKind::Handset)->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')->module('keys', 'hand', 'button-pad-4', 'Keys')

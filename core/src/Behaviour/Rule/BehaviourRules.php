@@ -20,6 +20,7 @@ final readonly class BehaviourRules
             new PageMissing,
             new MiddleAtEnd,
             new MixElsewhere,
+            new PolledTooSlowly,
             new SequenceEndless,
             new SequenceEmpty,
             new StepLost,

@@ -14,7 +14,6 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
-use Rundfunk\Shape\Values;
 
 /** An axis whose middle is at one of its ends, or beyond. */
 #[Finds('axis-middle-at-end', WorkStep::Nodes)]
@@ -25,21 +24,17 @@ final readonly class MiddleAtEnd implements ControlRule
         if ($control->kind !== ControlKind::Axis) {
             return [];
         }
-        $board = $look->board($look->plan->node($control->nodeId));
-        if (Axes::of($control, $board) !== null) {
+        if (Axes::of($look->plan, $control, $look->catalogue) !== null) {
             return [];
         }
-        $settings = new Values($control->settings);
-        $lowest = $settings->whole('rawLowest');
-        $most = $settings->wholeOrNull('rawHighest') ?? (1 << ($board->analogueBits ?? 10)) - 1;
-        $middle = $settings->wholeOrNull('rawCentre') ?? intdiv($lowest + $most, 2);
+        [$lowest, $middle, $most] = Axes::range($look->plan, $control, $look->catalogue);
 
         return [Finding::fault(
             "{$control->name} has its middle at one of its ends",
             Spot::of($control, "{$look->plan->node($control->nodeId)->name}, {$control->name}", 'rawCentre'),
             "It reads {$lowest} at one end, {$most} at the other and {$middle} when let go: on one side there is no way to go.",
             'Read it at both ends and let go, and write those three down.',
-            Fix::settings('Take all that the board reads, and half of it', $control, ['rawLowest' => 0, 'rawCentre' => null, 'rawHighest' => null]),
+            Fix::settings('Take all it can read', $control, ['rawLowest' => 0, 'rawCentre' => null, 'rawHighest' => null]),
             numbers: ['lowest' => $lowest, 'centre' => $middle, 'highest' => $most],
         )];
     }

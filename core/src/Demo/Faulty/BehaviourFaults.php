@@ -68,6 +68,9 @@ final readonly class BehaviourFaults
             ->route('page', Action::On, 'vent')
             // axis-middle-at-end
             ->control('tilt', 'slip-hand', 'Tilt', ControlKind::Axis, 'slip-hand-stick', 'X', ['rawLowest' => 0, 'rawCentre' => 0, 'rawHighest' => 1023])
+            // polled-too-slowly
+            ->module('slip-hand-pad', 'slip-hand', 'pad-wireless', 'Pad', FedFrom::Board3V3)
+            ->control('pad-left', 'slip-hand', 'Pad left', ControlKind::Axis, 'slip-hand-pad', 'Left X', ['everyMs' => 10])
             // mix-elsewhere
             ->output('hand-arm', 'slip-hand', 'Arm', OutputKind::Servo)
             ->control('swing', 'slip-hand', 'Swing', ControlKind::Axis, 'slip-hand-stick', 'Y')

@@ -52,7 +52,7 @@ final readonly class ModuleOffered
             $class->loadPer,
             $class->offered,
             $class->isFed() && $class->peakMa > 0.0,
-            array_map(static fn (Terminal $terminal): TerminalOffered => new TerminalOffered($terminal->name, $terminal->needs, $terminal->carries, $terminal->doc, $terminal->canBeSoftware()), array_values($class->terminals)),
+            array_map(static fn (Terminal $terminal): TerminalOffered => new TerminalOffered($terminal->name, $terminal->needs, $terminal->carries, $terminal->doc, $terminal->canBeSoftware()), [...array_values($class->terminals), ...array_values($class->report?->channels() ?? [])]),
             array_map(strval(...), array_keys(array_filter($class->supplyTerminals, static fn (string $goes): bool => $goes === 'supply'))),
             $class->advice,
             $class->basis,

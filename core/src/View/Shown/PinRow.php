@@ -12,6 +12,8 @@ final readonly class PinRow
 {
     public function __construct(
         public string $name,
+        /** @var int|null where it comes out on the board's header */
+        public ?int $header,
         /** @var list<string> */
         #[ListOf('string')] public array $can,
         public bool $inputOnly,

@@ -125,6 +125,7 @@
 
     function marks(pin: Pin): string {
         return [
+            pin.header === null ? '' : `header ${pin.header}`,
             pin.console ? 'console' : '',
             pin.strap ? `boot ${pin.strap}` : '',
             pin.inputOnly ? 'input only' : '',
