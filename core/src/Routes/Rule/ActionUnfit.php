@@ -25,9 +25,10 @@ final readonly class ActionUnfit implements RouteRule
         $control = $look->plan->control($route->controlId);
         $fitting = $control->kind->actions();
         if (! in_array($route->action, $fitting, true)) {
-            // One that the output can do as well, where there is one.
-            $takesValues = $look->plan->output($route->outputId)->kind->takesValues();
-            $best = array_values(array_filter($fitting, static fn (Action $action): bool => $takesValues || ! $action->takesValue()))[0] ?? null;
+            $output = $look->plan->output($route->outputId);
+            $best = array_values(array_filter($fitting, static fn (Action $action): bool => $output->kind->takesValues() || ! $action->takesValue()))[0] ?? null;
+            // What can hurt is not to be held from afar by one click.
+            $best = $best?->holds() === true && $output->isDangerous() && $output->nodeId !== $control->nodeId ? null : $best;
             yield Finding::fault(
                 self::title($control->kind, $route->action),
                 Spot::of($route, RouteNames::of($look->plan, $route), 'action'),
