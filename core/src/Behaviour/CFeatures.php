@@ -76,7 +76,7 @@ final readonly class CFeatures
             array_filter($tables->contacts, static fn (Contact $contact): bool => $contact->repeatMs > 0) !== [],
             $shows,
             array_filter($tables->reports, static fn (Report $report): bool => $report->always) !== [],
-            $contacts !== [] || $shows || $told || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds || $tables->sequences !== [],
+            array_filter($switched, static fn (Gauge $gauge): bool => $gauge->rests() || self::tellsAgain($gauge)) !== [] || $contacts !== [] || $shows || $told || $saying !== [] || $sticks !== [] || $every !== [] || $pulses !== [] || $feeds || $tables->sequences !== [],
             $masters > 16 ? 32 : ($masters > 8 ? 16 : 8),
         );
     }
@@ -120,6 +120,12 @@ final readonly class CFeatures
             array_values(array_filter($does->drives, static fn (Drive $drive): bool => $drive->action === Action::Set && $drive->value === null)),
             array_values(array_filter($does->tells, static fn (Tell $tell): bool => $tell->action === Action::Set && $tell->value === null)),
         );
+    }
+
+    /** What it holds is told again and again. */
+    public static function tellsAgain(Gauge $gauge): bool
+    {
+        return $gauge->hasThreshold && $gauge->repeatMs > 0 && array_filter($gauge->does->tells, static fn (Tell $tell): bool => $tell->action->holds()) !== [];
     }
 
     public static function saysValue(Gauge $gauge): bool

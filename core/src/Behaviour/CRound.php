@@ -23,7 +23,8 @@ final readonly class CRound
             $lines = [...$lines, "    me->contacts[{$index}].level = {$level};", "    me->contacts[{$index}].seen = {$level};", "    me->contacts[{$index}].since = now_ms;", ...($this->has->repeats ? ["    me->contacts[{$index}].held = 0;", "    me->contacts[{$index}].told = now_ms;"] : [])];
         }
         foreach ($this->tables->gauges as $index => $gauge) {
-            $lines = [...$lines, "    me->gauge_{$index}_state = 2;", ...(CFeatures::saysValue($gauge) ? ["    me->gauge_{$index}_has = 0;", "    me->gauge_{$index}_told = now_ms;"] : [])];
+            $lines = [...$lines, "    me->gauge_{$index}_state = 2;", ...(CFeatures::saysValue($gauge) ? ["    me->gauge_{$index}_has = 0;", "    me->gauge_{$index}_told = now_ms;"] : []),
+                ...($gauge->rests() && CFeatures::weighed($this->tables, $index) ? ["    me->gauge_{$index}_since = now_ms;"] : []), ...(CFeatures::tellsAgain($gauge) ? ["    me->gauge_{$index}_again = now_ms;"] : [])];
         }
         foreach ($this->tables->sticks as $index => $stick) {
             $lines = [...$lines, "    me->stick_{$index}_has = 0;", "    me->stick_{$index}_looked = now_ms;", ...(CFeatures::steps($stick) ? ["    me->stick_{$index}_zone = 0;"] : []), ...($stick->repeatMs > 0 ? ["    me->stick_{$index}_told = now_ms;"] : [])];
@@ -156,6 +157,7 @@ final readonly class CRound
         $in = "in->{$this->names->gauges[$index]}";
         $reading = "node_sane({$in})";
         $lines = [];
+        $again = CFeatures::tellsAgain($gauge);
         if (CFeatures::weighed($this->tables, $index)) {
             $state = "me->gauge_{$index}_state";
             $over = $gauge->above ? "{$reading} - ({$gauge->threshold}L)" : "({$gauge->threshold}L) - {$reading}";
@@ -164,11 +166,22 @@ final readonly class CRound
                 OnFailure::Off => '0',
                 OnFailure::On => '1',
             };
+            $rested = $gauge->rests() ? " && ({$in} == NODE_FAILED || node_since(me, me->gauge_{$index}_since) >= ({$state} == 1 ? {$gauge->leastOnMs}UL : state == 1 ? {$gauge->leastOffMs}UL : 0UL))" : '';
             $turns = CFeatures::anything(CFeatures::turned($gauge->does));
-            $lines = ["    state = {$in} == NODE_FAILED ? {$failed} : node_beyond({$state}, {$over}, {$gauge->hysteresis}L);", "    if (state != {$state}) {", "        {$state} = state;", ...($turns ? ["        node_gauge_{$index}(me, state == 1, {$in} == NODE_FAILED ? 0 : node_rounded({$reading}));"] : []), '    }'];
+            $lines = ["    state = {$in} == NODE_FAILED ? {$failed} : node_beyond({$state}, {$over}, {$gauge->hysteresis}L);", "    if (state != {$state}{$rested}) {", "        {$state} = state;", ...($gauge->rests() ? ["        me->gauge_{$index}_since = now_ms;"] : []), ...($again ? ["        me->gauge_{$index}_again = now_ms;"] : []), ...($turns ? ["        node_gauge_{$index}(me, state == 1, {$in} == NODE_FAILED ? 0 : node_rounded({$reading}));"] : []), '    }'];
         }
         if (CFeatures::saysValue($gauge)) {
             $lines = [...$lines, "    if ({$in} != NODE_FAILED && (!me->gauge_{$index}_has || node_since(me, me->gauge_{$index}_told) >= {$gauge->intervalMs}UL)) {", "        me->gauge_{$index}_has = 1;", "        me->gauge_{$index}_told = now_ms;", "        node_gauge_{$index}_says(me, node_rounded({$reading}));", '    }'];
+        }
+
+        if ($again) {
+            $lines = [...$lines, "    if (me->gauge_{$index}_state == 1 && node_since(me, me->gauge_{$index}_again) >= {$gauge->repeatMs}UL) {", "        me->gauge_{$index}_again = now_ms;"];
+            foreach ($gauge->does->tells as $tell) {
+                if ($tell->action->holds()) {
+                    $lines[] = "        node_tell(me, {$tell->link}, {$tell->to}, {$tell->code}, 1); ".CNote::of($this->actions->whom($tell->link, $tell->to));
+                }
+            }
+            $lines[] = '    }';
         }
 
         return $lines;

@@ -109,6 +109,12 @@ final readonly class CState
         }
         foreach ($this->tables->gauges as $index => $gauge) {
             $fields[] = CField::of('uint8_t', "gauge_{$index}_state");
+            if ($gauge->rests() && CFeatures::weighed($this->tables, $index)) {
+                $fields[] = CField::of('uint32_t', "gauge_{$index}_since");
+            }
+            if (CFeatures::tellsAgain($gauge)) {
+                $fields[] = CField::of('uint32_t', "gauge_{$index}_again");
+            }
             if (CFeatures::saysValue($gauge)) {
                 $fields = [...$fields, CField::of('uint8_t', "gauge_{$index}_has"), CField::of('uint32_t', "gauge_{$index}_told")];
             }

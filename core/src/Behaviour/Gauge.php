@@ -19,6 +19,9 @@ final readonly class Gauge
      * @param  int  $hysteresis  thousandths it must come back to count as off again
      * @param  bool  $above  it counts as on above the threshold, otherwise below
      * @param  int  $intervalMs  how often its value is told
+     * @param  int  $leastOnMs  how long it counts as beyond at least, once it does
+     * @param  int  $leastOffMs  how long as not beyond, from the start on
+     * @param  int  $repeatMs  how often what it holds is told again while it is beyond; 0 for never
      */
     public function __construct(
         public string $name,
@@ -29,6 +32,14 @@ final readonly class Gauge
         public int $intervalMs,
         public OnFailure $onFailure,
         public Does $does,
+        public int $leastOnMs = 0,
+        public int $leastOffMs = 0,
+        public int $repeatMs = 0,
     ) {
+    }
+
+    public function rests(): bool
+    {
+        return $this->leastOnMs > 0 || $this->leastOffMs > 0;
     }
 }

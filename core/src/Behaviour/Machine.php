@@ -60,7 +60,7 @@ final class Machine
             $state->contacts[] = ['level' => $known ? 0 : State::UNKNOWN, 'seen' => $known ? 0 : State::UNKNOWN, 'since' => $nowMs, 'held' => false, 'told' => $nowMs];
         }
         foreach ($this->tables->gauges as $_) {
-            $state->gauges[] = ['state' => State::UNKNOWN, 'told' => $nowMs, 'has' => false];
+            $state->gauges[] = ['state' => State::UNKNOWN, 'told' => $nowMs, 'has' => false, 'since' => $nowMs, 'again' => $nowMs];
         }
         foreach ($this->tables->sticks as $stick) {
             $state->sticks[] = ['looked' => $nowMs, 'has' => false, 'zone' => 0, 'told' => $nowMs, 'drives' => array_fill(0, count($stick->does->drives), 0), 'tells' => array_fill(0, count($stick->does->tells), 0)];
@@ -275,8 +275,10 @@ final class Machine
         $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $raw));
         $value = $failed ? 0 : max(-32_768, min(32_767, intdiv($raw + ($raw < 0 ? -500 : 500), 1_000)));
         $state = $gauge->hasThreshold ? self::beyond($gauge, $at['state'], $raw) : State::UNKNOWN;
-        if ($state !== $at['state']) {
+        if ($state !== $at['state'] && ($failed || $this->since($at['since']) >= self::leastMs($gauge, $at['state'], $state))) {
             $at['state'] = $state;
+            $at['since'] = $this->now;
+            $at['again'] = $this->now;
             $this->turned($gauge->does, $state === 1 ? Turn::Worked : Turn::LetGo, $value);
         }
         if (! $failed && (! $at['has'] || $this->since($at['told']) >= $gauge->intervalMs)) {
@@ -284,6 +286,24 @@ final class Machine
             $at['told'] = $this->now;
             $this->sayValue($gauge->does, $value);
         }
+        if ($gauge->repeatMs > 0 && $at['state'] === 1 && $this->since($at['again']) >= $gauge->repeatMs) {
+            $at['again'] = $this->now;
+            foreach ($gauge->does->tells as $tell) {
+                if ($tell->action->holds()) {
+                    $this->tell($tell, Turn::Worked, 0);
+                }
+            }
+        }
+    }
+
+    /** How long it must have stood as it does before it may turn. */
+    private static function leastMs(Gauge $gauge, int $from, int $to): int
+    {
+        return match (true) {
+            $from === 1 => $gauge->leastOnMs,
+            $to === 1 => $gauge->leastOffMs,
+            default => 0,
+        };
     }
 
     private static function beyond(Gauge $gauge, int $state, int $raw): int

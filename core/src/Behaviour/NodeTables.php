@@ -53,7 +53,7 @@ final readonly class NodeTables
         $own = 0;
         foreach ([$this->contacts, $this->gauges, $this->sticks, $this->clocks] as $sources) {
             foreach ($sources as $source) {
-                // A reading may turn and be due at once; a clock may strike and have run round.
+                // A reading may turn and be due at once, and what it holds is told again in no step in which it turned; a clock may strike and have run round.
                 $own += count($source->does->tells) * ($source instanceof Gauge || $source instanceof Clock ? 2 : 1);
             }
         }

@@ -15,7 +15,7 @@ final class State
     /** @var list<array{level: int, seen: int, since: int, held: bool, told: int}> */
     public array $contacts = [];
 
-    /** @var list<array{state: int, told: int, has: bool}> */
+    /** @var list<array{state: int, told: int, has: bool, since: int, again: int}> */
     public array $gauges = [];
 
     /** @var list<array{looked: int, has: bool, zone: int, told: int, drives: list<int>, tells: list<int>}> */

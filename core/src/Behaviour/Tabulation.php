@@ -153,6 +153,9 @@ final class Tabulation
             $settings->whole('intervalS') * 1_000,
             $settings->choice('onFailure', OnFailure::class),
             $this->does($control),
+            $settings->whole('leastOnS') * 1_000,
+            $settings->whole('leastOffS') * 1_000,
+            $settings->whole('repeatMs'),
         );
     }
 

@@ -267,7 +267,7 @@ final readonly class LindenHollow
                 $key = strtolower($function).$channel;
                 $sketch
                     ->output($key, 'diggers', "{$function} {$channel}", OutputKind::Function, channel: (string) $channel, more: ['hazards' => ['motion'], 'settings' => ['lowest' => -3, 'highest' => 3]])
-                    ->control("box-{$key}", 'box', "{$function} {$channel}", ControlKind::Axis, "box-stick-{$channel}", $axis)
+                    ->control("box-{$key}", 'box', "{$function} {$channel}", ControlKind::Axis, "box-stick-{$channel}", $axis, ['everyMs' => 600])
                     ->route("box-{$key}", Action::Set, $key);
                 foreach (range(-3, 3) as $value) {
                     $sketch->keyCode('diggers', "{$function} {$channel} {$value}", 'nec', 0x30 + $channel, ($function === 'Drive' ? 0 : 8) + $value + 3, output: $key, action: Action::Set, more: ['value' => $value]);

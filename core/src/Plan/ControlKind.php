@@ -139,6 +139,9 @@ enum ControlKind: string
                 Field::oneOf('beyond', ['above', 'below'], 'On which side of the threshold it counts as on.', 'above')->titled('On when'),
                 Field::whole('intervalS', 1, 86_400, 'How often it is read.', 10, 's')->titled('Every'),
                 Field::oneOf('onFailure', ['off', 'on', 'keep'], 'What it counts as when the sensor cannot be read: not beyond its threshold, beyond it, or as it stood.', 'off')->titled('When it fails')->seldom(),
+                Field::whole('leastOnS', 0, 86_400, 'How long it counts as beyond at least, once it does; a sensor that fails ends that.', 0, 's')->titled('On for at least')->seldom(),
+                Field::whole('leastOffS', 0, 86_400, 'How long it counts as not beyond at least, also when the board starts: a compressor needs minutes of rest.', 0, 's')->titled('Off for at least')->seldom(),
+                self::toldAgain(),
             ),
             self::Call => Shape::of(
                 Field::flag('callBack', 'Whether the board calls back and waits for a key: a number can be forged, being called on it cannot.')->titled('Calls back'),

@@ -52,6 +52,15 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a key of a pad is on no pin of its own' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Start'), []];
         yield 'a key where a stick is' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Left Y'), ['Key of Node is a button, and Pad Left Y carries none']];
 
+        // A NEC frame of 32 bits takes 67.5 ms (9 + 4.5 + 32 bits of 1.6875 ms on average, as bit and complement make them): 68 % of 100 ms.
+        $stream = static fn (int $every): Sketch => self::node()->module('led', 'n', 'infrared-emitter', 'Emitter')->control('a', 'n', 'Lever', ControlKind::Axis, settings: ['everyMs' => $every])
+            ->node('toy', 'Toy', NodeKind::Fixture, null, null)->link('ir', 'Toys', 'infrared')->join('ir', 'n', Role::Sends, 'led')->join('ir', 'toy', Role::Receives)
+            ->output('speed', 'toy', 'Speed', OutputKind::Function, more: ['settings' => ['lowest' => 0, 'highest' => 1]])
+            ->keyCode('toy', 'Still', 'nec', 0x51, 0x10, output: 'speed', action: Action::Set, more: ['value' => 0])->keyCode('toy', 'Slow', 'nec', 0x51, 0x11, output: 'speed', action: Action::Set, more: ['value' => 1])
+            ->route('a', Action::Set, 'speed')->hop('a speed set', 'ir', 'n', 'toy', null);
+        yield 'a lever over infrared ten times a second' => ['stream-crowds', static fn () => $stream(100), ['Sticks take 68.1 % of Toys']];
+        yield 'a lever over infrared five times a second' => ['stream-crowds', static fn () => $stream(200), []];
+
         $mixed = static fn (string $with): Sketch => $axis([])->control('b', 'n', 'Other', ControlKind::Axis, 's', 'Y')->control('k', 'n', 'Key')->output('m', 'n', 'Motor', OutputKind::Motor)
             ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->control('f', 'far', 'Far stick', ControlKind::Axis)
             ->route('a', Action::Set, 'm', more: ['mixedId' => self::sketch()->id($with)]);
@@ -94,6 +103,15 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'two on one side' => ['thresholds-cross', static fn () => $sensed(['threshold' => 14.0, 'beyond' => 'above']), []];
         yield 'no hysteresis' => ['hysteresis-missing', static fn () => $sensed(['hysteresis' => 0.0]), ['Heat chatters when Cold is near its threshold']];
         yield 'some hysteresis' => ['hysteresis-missing', static fn () => $sensed(['hysteresis' => 0.1]), []];
+
+        yield 'a heater that is kept on' => ['kept-on-beyond', static fn () => $sensed(['leastOnS' => 120], [], Action::Follow), ['Heat stays on for 120 s, whatever Cold reads']];
+        yield 'a heater that rests' => ['kept-on-beyond', static fn () => $sensed(['leastOffS' => 120], [], Action::Follow), []];
+        yield 'a fan that is kept on' => ['kept-on-beyond', static fn () => $sensed(['leastOnS' => 120], [], Action::Follow, []), []];
+        $far = static fn (array $reading): Sketch => self::pairOf()->control('cold', 'hand', 'Cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 5.0, 'beyond' => 'below', ...$reading])
+            ->output('heat', 'far', 'Heat', more: ['hazards' => ['heat'], 'settings' => ['silenceMs' => 5_000]])->route('cold', Action::Follow, 'heat');
+        yield 'a reading that is told once' => ['silence-unfed', static fn () => $far([]), ['Heat goes off 5000 ms after Cold was worked, held or not']];
+        yield 'a reading that is told again' => ['silence-unfed', static fn () => $far(['repeatMs' => 1_500]), []];
+        yield 'a reading that is told too seldom' => ['silence-too-short', static fn () => $far(['repeatMs' => 3_000]), ['Heat goes off while Cold holds it']];
 
         yield 'a page on no network' => ['page-missing', static fn () => self::node()->control('w', 'n', 'Button', ControlKind::Widget), ['Nobody can open the page of Button']];
         yield 'a page on a network' => ['page-missing', static fn () => self::node('wifi-3v3-26io')->control('w', 'n', 'Button', ControlKind::Widget)->link('net', 'Net', 'ip')->join('net', 'n', Role::Both), []];

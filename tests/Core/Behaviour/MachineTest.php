@@ -310,4 +310,32 @@ final class MachineTest extends CoreTestCase
         self::assertSame(1, $rig->hear('Gate post', 'GATE PULSE')->shows('Gate post', 'Gate'));
         self::assertSame(0, $rig->pass(1_000)->shows('Gate post', 'Gate'));
     }
+
+    public function test_a_compressor_rests_from_the_start_and_runs_for_a_while_but_not_past_a_dead_sensor(): void
+    {
+        $plan = self::three()
+            ->control('warm', 'hand', 'Warm', ControlKind::Reading, settings: ['threshold' => 5.0, 'hysteresis' => 0.5, 'leastOnS' => 60, 'leastOffS' => 180])
+            ->output('cool', 'hand', 'Compressor')->route('warm', Action::Follow, 'cool')->assigned();
+        $rig = self::rig($plan, 0);
+        $runs = static fn (int $milli, int $ms): int => $rig->put('Hand', 'Warm', $milli, $ms)->shows('Hand', 'Compressor');
+        self::assertSame([0, 1], [$runs(8_000, 179_000), $runs(8_000, 2_000)], 'three minutes after it was switched on');
+        self::assertSame([1, 0], [$runs(3_000, 58_000), $runs(3_000, 3_000)], 'a minute at least');
+        self::assertSame([0, 1], [$runs(8_000, 175_000), $runs(8_000, 6_000)], 'and it rests');
+        self::assertSame(0, $runs(Gauge::FAILED, 100), 'a dead sensor does not wait');
+    }
+
+    public function test_what_a_reading_holds_from_afar_is_told_again_and_goes_off_when_it_is_not(): void
+    {
+        $plan = self::three()
+            ->control('cold', 'hand', 'Cold', ControlKind::Reading, settings: ['threshold' => 5.0, 'beyond' => 'below', 'repeatMs' => 1_000])
+            ->output('heat', 'hub', 'Heat', more: ['settings' => ['silenceMs' => 3_050]])->route('cold', Action::Follow, 'heat')->assigned();
+        $rig = self::rig($plan);
+        self::assertSame(1, $rig->put('Hand', 'Cold', 2_000, 20_000)->shows('Hub', 'Heat'));
+        self::assertSame(0, $rig->stop('Hand')->pass(3_100)->shows('Hub', 'Heat'));
+        $rig->start('Hand')->forget();
+        self::assertSame(1, $rig->put('Hand', 'Cold', 2_000, 3_000)->shows('Hub', 'Heat'));
+        self::assertSame(0, $rig->put('Hand', 'Cold', 8_000)->shows('Hub', 'Heat'));
+        $rig->forget()->pass(5_000);
+        self::assertSame([], $rig->told, 'what is not held is not told again');
+    }
 }

@@ -80,6 +80,10 @@ final readonly class BehaviourFaults
             ->control('hot', 'slip-node', 'Hot', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 50.0, 'beyond' => 'above', 'intervalS' => 30])
             ->route('cool', Action::On, 'oven')
             ->route('hot', Action::Off, 'oven')
+            // kept-on-beyond
+            ->control('still-cool', 'slip-node', 'Still cool', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 40.0, 'beyond' => 'below', 'intervalS' => 30, 'leastOnS' => 300])
+            ->output('still', 'slip-node', 'Still', OutputKind::Relay, load: '500 W still with its own thermostat', more: ['hazards' => ['heat']])
+            ->route('still-cool', Action::Follow, 'still')
             // memory-short: an own board with next to none
             ->describe(ThingKind::OwnBoard, 'slip-board', 'Board with little memory', '8bit-5v-20io', ['memoryKb' => 1])
             ->node('slip-crammed', 'Crammed box', NodeKind::Controller, 'slip', $sketch->classOf('slip-board'))

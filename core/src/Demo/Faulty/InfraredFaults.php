@@ -112,6 +112,10 @@ final readonly class InfraredFaults
             ->route('den-fast', Action::Set, 'den-toy-speed')
             ->route('den-blow', Action::On, 'den-toy-horn')
             // value-impossible
-            ->route('den-fast', Action::Set, 'den-lamp', value: 3);
+            ->route('den-fast', Action::Set, 'den-lamp', value: 3)
+            // stream-crowds
+            ->control('den-lever', 'den-send', 'Lever', ControlKind::Axis)
+            ->route('den-lever', Action::Set, 'den-toy-speed')
+            ->hop('den-lever den-toy-speed set', 'den-ir', 'den-send', 'den-toy', null);
     }
 }
