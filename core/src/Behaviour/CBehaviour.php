@@ -73,7 +73,7 @@ final readonly class CBehaviour
             });
         }
         foreach ($this->tables->gauges as $index => $gauge) {
-            $inputs[] = "    int32_t {$this->names->gauges[$index]}; ".CNote::of("{$gauge->name}, thousandths of its unit; NODE_FAILED when it cannot be read");
+            $inputs[] = "    int32_t {$this->names->gauges[$index]}; ".CNote::of("{$gauge->name}, ".($gauge->scale === null ? 'thousandths of its unit' : 'as the converter reads it').'; NODE_FAILED when it cannot be read');
         }
         foreach ($this->tables->sticks as $index => $stick) {
             $inputs[] = "    int32_t {$this->names->sticks[$index]}; ".CNote::of("{$stick->name}, as it is read");
@@ -110,6 +110,7 @@ final readonly class CBehaviour
             [$has->tells, CEngine::TELL],
             [$has->feels, CEngine::FEEL],
             [$has->reads, CEngine::SANE],
+            [$has->reads && array_filter($this->tables->gauges, static fn (Gauge $gauge): bool => $gauge->scale !== null) !== [], CEngine::SCALED],
             [$has->reads, CEngine::ROUNDED],
             [$has->thresholds, CEngine::BEYOND],
             [$has->sticks, CEngine::POSITION],

@@ -164,6 +164,19 @@ final readonly class CEngine
         }
         C;
 
+    public const SCALED = <<<'C'
+        /* From what is read to thousandths of the unit, on a straight line through two points. */
+        static int32_t node_scaled(int32_t raw, int32_t raw_from, int32_t unit_from, int32_t raw_to, int32_t unit_to)
+        {
+            int64_t milli;
+            if (raw == NODE_FAILED) {
+                return raw;
+            }
+            milli = unit_from + ((int64_t)raw - raw_from) * (unit_to - unit_from) / (raw_to - raw_from);
+            return milli > 1000000000L ? 1000000000L : milli < -1000000000L ? -1000000000L : (int32_t)milli;
+        }
+        C;
+
     public const ROUNDED = <<<'C'
         static int16_t node_rounded(int32_t thousandths)
         {

@@ -155,7 +155,8 @@ final readonly class CRound
     private function gauge(int $index, Gauge $gauge): array
     {
         $in = "in->{$this->names->gauges[$index]}";
-        $reading = "node_sane({$in})";
+        $scale = $gauge->scale;
+        $reading = $scale === null ? "node_sane({$in})" : "node_sane(node_scaled({$in}, {$scale->rawFrom}L, {$scale->unitFrom}L, {$scale->rawTo}L, {$scale->unitTo}L))";
         $lines = [];
         $again = CFeatures::tellsAgain($gauge);
         if (CFeatures::weighed($this->tables, $index)) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour;
 
-/** A reading, in thousandths of its unit. */
+/** A reading, in thousandths of its unit; or as a converter reads it, where it has a scale. */
 final readonly class Gauge
 {
     /** What the program says when a sensor gives nothing, or nonsense. */
@@ -22,6 +22,7 @@ final readonly class Gauge
      * @param  int  $leastOnMs  how long it counts as beyond at least, once it does
      * @param  int  $leastOffMs  how long as not beyond, from the start on
      * @param  int  $repeatMs  how often what it holds is told again while it is beyond; 0 for never
+     * @param  Scale|null  $scale  from what is read to the unit; null where the unit is given
      */
     public function __construct(
         public string $name,
@@ -35,6 +36,7 @@ final readonly class Gauge
         public int $leastOnMs = 0,
         public int $leastOffMs = 0,
         public int $repeatMs = 0,
+        public ?Scale $scale = null,
     ) {
     }
 

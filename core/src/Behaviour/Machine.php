@@ -272,7 +272,7 @@ final class Machine
     {
         $at = &$this->state->gauges[$index];
         $failed = $raw === Gauge::FAILED;
-        $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $raw));
+        $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $gauge->scale?->milli($raw) ?? $raw));
         $value = $failed ? 0 : max(-32_768, min(32_767, intdiv($raw + ($raw < 0 ? -500 : 500), 1_000)));
         $state = $gauge->hasThreshold ? self::beyond($gauge, $at['state'], $raw) : State::UNKNOWN;
         if ($state !== $at['state'] && ($failed || $this->since($at['since']) >= self::leastMs($gauge, $at['state'], $state))) {

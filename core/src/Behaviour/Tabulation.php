@@ -156,6 +156,7 @@ final class Tabulation
             $settings->whole('leastOnS') * 1_000,
             $settings->whole('leastOffS') * 1_000,
             $settings->whole('repeatMs'),
+            Scales::of($control),
         );
     }
 

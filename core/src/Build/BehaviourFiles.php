@@ -11,6 +11,7 @@ use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\Said;
+use Rundfunk\Behaviour\Scales;
 use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Behaviour\WritesMessages;
 use Rundfunk\Figures;
@@ -151,6 +152,7 @@ final readonly class BehaviourFiles
             $reported = $module !== null && $this->knowledge->catalogue->classOf($module)->report?->names($control->terminal ?? '') === true;
             $lines[] = "  in.{$field} = ".match (true) {
                 $reported => CNames::lower($module->name).'.'.CNames::lower($control->terminal ?? '').', as '.CNames::lower($module->name).'_report_read gives it;',
+                $control->kind === ControlKind::Reading && Scales::of($control) !== null => "what the converter reads at {$pin}; NODE_FAILED when that is no reading;",
                 $control->kind === ControlKind::Reading => 'what the sensor says, in thousandths; NODE_FAILED when it does not;',
                 $control->kind === ControlKind::Axis => "what the converter reads at {$pin};",
                 $control->kind === ControlKind::Button, $control->kind === ControlKind::Switch => "read({$pin}) == 0;",

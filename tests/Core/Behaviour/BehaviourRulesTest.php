@@ -113,6 +113,12 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a reading that is told again' => ['silence-unfed', static fn () => $far(['repeatMs' => 1_500]), []];
         yield 'a reading that is told too seldom' => ['silence-too-short', static fn () => $far(['repeatMs' => 3_000]), ['Heat goes off while Cold holds it']];
 
+        $scaled = static fn (array $settings): Sketch => self::node()->control('soil', 'n', 'Soil', ControlKind::Reading, settings: ['unit' => '%', ...$settings]);
+        yield 'a reading without a scale' => ['scale-incomplete', static fn () => $scaled([]), []];
+        yield 'a reading with one' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 400, 'unitTo' => 100.0]), []];
+        yield 'half a scale' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850]), ['Soil is calibrated by half']];
+        yield 'two points that are one' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 850, 'unitTo' => 100.0]), ['Soil is calibrated by half']];
+
         yield 'a page on no network' => ['page-missing', static fn () => self::node()->control('w', 'n', 'Button', ControlKind::Widget), ['Nobody can open the page of Button']];
         yield 'a page on a network' => ['page-missing', static fn () => self::node('wifi-3v3-26io')->control('w', 'n', 'Button', ControlKind::Widget)->link('net', 'Net', 'ip')->join('net', 'n', Role::Both), []];
 

@@ -338,4 +338,16 @@ final class MachineTest extends CoreTestCase
         $rig->forget()->pass(5_000);
         self::assertSame([], $rig->told, 'what is not held is not told again');
     }
+
+    /** A probe that reads 850 dry and 400 wet, told in per cent: half way, 625, is 50. */
+    public function test_a_reading_goes_from_what_the_converter_reads_to_its_unit(): void
+    {
+        $plan = self::three()
+            ->control('soil', 'hand', 'Soil', ControlKind::Reading, settings: ['unit' => '%', 'intervalS' => 1, 'threshold' => 30.0, 'hysteresis' => 0.0, 'beyond' => 'below', 'rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 400, 'unitTo' => 100.0])
+            ->output('shown', 'hub', 'Soil shown', OutputKind::Display, more: ['settings' => ['lowest' => 0, 'highest' => 100]])->output('tap', 'hand', 'Tap')
+            ->route('soil', Action::Set, 'shown')->route('soil', Action::Follow, 'tap')->assigned();
+        $rig = self::rig($plan);
+        $at = static fn (int $raw): array => [$rig->put('Hand', 'Soil', $raw, 1_100)->shows('Hub', 'Soil shown'), $rig->shows('Hand', 'Tap')];
+        self::assertSame([[0, 1], [50, 0], [100, 0], [100, 0], [29, 1]], array_map($at, [850, 625, 400, 380, 720]));
+    }
 }

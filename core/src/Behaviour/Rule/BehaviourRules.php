@@ -20,6 +20,7 @@ final readonly class BehaviourRules
             new PageMissing,
             new MiddleAtEnd,
             new MixElsewhere,
+            new ScaleIncomplete,
             new PolledTooSlowly,
             new StreamCrowds,
             new SequenceEndless,

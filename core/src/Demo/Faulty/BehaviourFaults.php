@@ -80,6 +80,8 @@ final readonly class BehaviourFaults
             ->control('hot', 'slip-node', 'Hot', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 50.0, 'beyond' => 'above', 'intervalS' => 30])
             ->route('cool', Action::On, 'oven')
             ->route('hot', Action::Off, 'oven')
+            // scale-incomplete
+            ->control('tide', 'slip-node', 'Tide', ControlKind::Reading, settings: ['unit' => 'cm', 'rawFrom' => 120, 'unitFrom' => 0.0, 'rawTo' => 900])
             // kept-on-beyond
             ->control('still-cool', 'slip-node', 'Still cool', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 40.0, 'beyond' => 'below', 'intervalS' => 30, 'leastOnS' => 300])
             ->output('still', 'slip-node', 'Still', OutputKind::Relay, load: '500 W still with its own thermostat', more: ['hazards' => ['heat']])
