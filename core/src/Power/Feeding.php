@@ -65,10 +65,23 @@ final readonly class Feeding
         return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), $catalogue->boardOf($plan->node($module->nodeId)), true);
     }
 
-    /** @return list<Module> modules of a node that what feeds them suited before, and suits no more */
+    /** @return list<Module> modules of a node that what feeds them suited before and suits no more, or that get a wrong voltage and did not before, whatever else was wrong */
     public static function unsuited(Plan $before, Plan $after, Catalogue $catalogue, Node $node): array
     {
-        return array_values(array_filter($before->modulesOf($node), static fn (Module $module): bool => self::suits($before, $catalogue, $module) && ! self::suits($after, $catalogue, $module)));
+        $was = new SupplyTree($before, $catalogue);
+        $is = new SupplyTree($after, $catalogue);
+
+        return array_values(array_filter($before->modulesOf($node), static fn (Module $module): bool => (self::suits($before, $catalogue, $module) && ! self::suits($after, $catalogue, $module))
+            || (! self::isWrong($was, $catalogue, $module) && self::isWrong($is, $catalogue, $module))));
+    }
+
+    /** It is known to get a voltage that it is not made for. */
+    private static function isWrong(SupplyTree $tree, Catalogue $catalogue, Module $module): bool
+    {
+        $class = $catalogue->classOf($module);
+        $volts = $class->isFed() ? $tree->voltsOf($module) : null;
+
+        return $volts !== null && ! $volts->isWithin($class->minV, $class->maxV);
     }
 
     /** @return Generator<FeedChoice> */

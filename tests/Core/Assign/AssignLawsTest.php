@@ -40,6 +40,8 @@ final class AssignLawsTest extends CoreTestCase
         for ($seed = $from; $seed <= $to; $seed++) {
             yield "seed {$seed}" => [$seed];
         }
+        // Walked to, and found wanting: a cell at a board whose overloaded pin fed relays starved them.
+        yield from getenv('SEEDS') === false ? ['seed 55' => [55]] : [];
     }
 
     /** @return iterable<string, array{int}> each means hundreds of other plans */
