@@ -24,7 +24,8 @@ final readonly class Expanding
     public static function best(Plan $plan, Node $node, Knowledge $knowledge): array
     {
         $now = self::planned($plan, $node, $knowledge);
-        if ($now === null || array_filter($now->unplaced, self::isSlow(...)) === []) {
+        // What is slow may be on a pin that something quick is left over for: it can make room.
+        if ($now === null || $now->unplaced === [] || array_filter([...$now->unplaced, ...array_column($now->placed, 'demand')], self::isSlow(...)) === []) {
             return [];
         }
         $best = [];

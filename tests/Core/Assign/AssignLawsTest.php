@@ -40,8 +40,9 @@ final class AssignLawsTest extends CoreTestCase
         for ($seed = $from; $seed <= $to; $seed++) {
             yield "seed {$seed}" => [$seed];
         }
-        // Walked to, and found wanting: a cell at a board whose overloaded pin fed relays starved them.
-        yield from getenv('SEEDS') === false ? ['seed 55' => [55]] : [];
+        // Walked to, and found wanting: a cell at a board whose overloaded pin fed relays starved them; an expander was bought only once
+        // slow things had lost their pins to quick ones.
+        yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65]] : [];
     }
 
     /** @return iterable<string, array{int}> each means hundreds of other plans */
