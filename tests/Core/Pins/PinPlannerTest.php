@@ -378,6 +378,13 @@ final class PinPlannerTest extends CoreTestCase
         $after = self::assigner()->assign($crowded)->plan;
         self::assertSame([], self::found($after, 'pin-used-twice'));
         self::assertCount(8, array_filter(array_keys(self::pins($after)), static fn (string $what): bool => str_starts_with($what, 'Keys ')));
+        // Keys are slow: an expander makes room for all of it.
+        self::assertSame([], [...self::found($after, 'no-pin-left'), ...self::found($after, 'bus-pins-missing')]);
+        // Where the user has fixed the keys nothing can make room: they stay, and what is left over is said.
+        $fixed = (new Editor(self::knowledge()))->apply($crowded, array_map(static fn (PinUse $use): Operation => Operation::change(PinUse::kind(), $use->id, ['pinned' => true]), $crowded->pinUses()))->plan;
+        $after = self::assigner()->assign($fixed)->plan;
+        self::assertSame([], self::found($after, 'pin-used-twice'));
+        self::assertSame(self::pins($before), array_intersect_key(self::pins($after), self::pins($before)));
         self::assertNotSame([], [...self::found($after, 'no-pin-left'), ...self::found($after, 'bus-pins-missing')]);
     }
 
