@@ -110,7 +110,7 @@ final readonly class CBehaviour
             [$has->tells, CEngine::TELL],
             [$has->feels, CEngine::FEEL],
             [$has->reads, CEngine::SANE],
-            [$has->reads && array_filter($this->tables->gauges, static fn (Gauge $gauge): bool => $gauge->scale !== null) !== [], CEngine::SCALED],
+            [$has->scales, CEngine::SCALED],
             [$has->reads, CEngine::ROUNDED],
             [$has->thresholds, CEngine::BEYOND],
             [$has->sticks, CEngine::POSITION],
