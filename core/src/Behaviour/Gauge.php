@@ -44,4 +44,34 @@ final readonly class Gauge
     {
         return $this->leastOnMs > 0 || $this->leastOffMs > 0;
     }
+
+    /**
+     * @param  int  $state  0, 1 or {@see State::UNKNOWN}, before
+     * @param  int  $raw  thousandths, or {@see self::FAILED}
+     * @return int what it counts as now: 1 beyond the threshold, 0 not
+     */
+    public function beyond(int $state, int $raw): int
+    {
+        if ($raw === self::FAILED) {
+            return match ($this->onFailure) {
+                OnFailure::Keep => $state,
+                OnFailure::Off => 0,
+                OnFailure::On => 1,
+            };
+        }
+        // How far beyond the threshold, whichever side that is; on a small board 32 bits hold it.
+        $over = $this->above ? $raw - $this->threshold : $this->threshold - $raw;
+
+        return $over > 0 || ($state === 1 && $over > -$this->hysteresis) ? 1 : 0;
+    }
+
+    /** How long it must have counted as one before it may count as the other. */
+    public function leastMs(int $from, int $to): int
+    {
+        return match (true) {
+            $from === 1 => $this->leastOnMs,
+            $to === 1 => $this->leastOffMs,
+            default => 0,
+        };
+    }
 }

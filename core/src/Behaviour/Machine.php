@@ -24,11 +24,6 @@ final class Machine
     /** Milliseconds are counted in 32 bits and run round after 49.7 days. */
     private const WRAP = 0xFFFF_FFFF;
 
-    /** How far a stick must be pushed for one step, and how far it must come back before the next: −1024…1024. */
-    public const ZONE = 512;
-
-    public const ZONE_LEFT = 384;
-
     /** A lamp that does not know what it shows is on for so many milliseconds, and off for as many. */
     public const BLINK = 512;
 
@@ -274,8 +269,8 @@ final class Machine
         $failed = $raw === Gauge::FAILED;
         $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $gauge->scale?->milli($raw) ?? $raw));
         $value = $failed ? 0 : max(-32_768, min(32_767, intdiv($raw + ($raw < 0 ? -500 : 500), 1_000)));
-        $state = $gauge->hasThreshold ? self::beyond($gauge, $at['state'], $raw) : State::UNKNOWN;
-        if ($state !== $at['state'] && ($failed || $this->since($at['since']) >= self::leastMs($gauge, $at['state'], $state))) {
+        $state = $gauge->hasThreshold ? $gauge->beyond($at['state'], $raw) : State::UNKNOWN;
+        if ($state !== $at['state'] && ($failed || $this->since($at['since']) >= $gauge->leastMs($at['state'], $state))) {
             $at['state'] = $state;
             $at['since'] = $this->now;
             $at['again'] = $this->now;
@@ -294,31 +289,6 @@ final class Machine
                 }
             }
         }
-    }
-
-    /** How long it must have stood as it does before it may turn. */
-    private static function leastMs(Gauge $gauge, int $from, int $to): int
-    {
-        return match (true) {
-            $from === 1 => $gauge->leastOnMs,
-            $to === 1 => $gauge->leastOffMs,
-            default => 0,
-        };
-    }
-
-    private static function beyond(Gauge $gauge, int $state, int $raw): int
-    {
-        if ($raw === Gauge::FAILED) {
-            return match ($gauge->onFailure) {
-                OnFailure::Keep => $state,
-                OnFailure::Off => 0,
-                OnFailure::On => 1,
-            };
-        }
-        // How far beyond the threshold, whichever side that is; on a small board 32 bits hold it.
-        $over = $gauge->above ? $raw - $gauge->threshold : $gauge->threshold - $raw;
-
-        return $over > 0 || ($state === 1 && $over > -$gauge->hysteresis) ? 1 : 0;
     }
 
     /** All that hangs on the threshold. */
@@ -373,11 +343,11 @@ final class Machine
         $at['looked'] = $this->now;
         $position = $this->position($index, $inputs);
         $before = $at['zone'];
-        $at['zone'] = self::zone($before, $position);
+        $at['zone'] = Stick::zone($before, $position);
         $pushed = $at['zone'] !== $before ? $at['zone'] : 0;
         foreach ($stick->does->drives as $number => $drive) {
             if ($drive->travel === null) {
-                if ($pushed !== 0 && $pushed === self::side($drive->value)) {
+                if ($pushed !== 0 && $pushed === Stick::side($drive->value)) {
                     $this->put($drive, Turn::Worked, 0);
                 }
 
@@ -395,7 +365,7 @@ final class Machine
         }
         foreach ($stick->does->tells as $number => $tell) {
             if ($tell->travel === null) {
-                if ($pushed !== 0 && $pushed === self::side($tell->value)) {
+                if ($pushed !== 0 && $pushed === Stick::side($tell->value)) {
                     $this->tell($tell, Turn::Worked, 0);
                 }
 
@@ -407,23 +377,6 @@ final class Machine
                 $this->tell($tell, Turn::Worked, $value);
             }
         }
-    }
-
-    /** @return int −1, 0 or 1: pushed down, at rest, pushed up */
-    private static function zone(int $before, int $position): int
-    {
-        return match (true) {
-            $position >= self::ZONE => 1,
-            $position <= -self::ZONE => -1,
-            $before === 1 && $position >= self::ZONE_LEFT, $before === -1 && $position <= -self::ZONE_LEFT => $before,
-            default => 0,
-        };
-    }
-
-    /** Which way a stick is pushed for a step: a step down is a push down. */
-    private static function side(?int $step): int
-    {
-        return ($step ?? 1) < 0 ? -1 : 1;
     }
 
     private function strike(int $index, Clock $clock, int $minute): void

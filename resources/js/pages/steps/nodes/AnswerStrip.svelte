@@ -1,4 +1,5 @@
 <script lang="ts">
+    import CoreDrawing from '../../../widgets/CoreDrawing.svelte';
     import type { Schemas } from '../../../lib/api';
     import { view } from '../../../lib/shown.svelte';
 
@@ -10,17 +11,6 @@
 {#if strip.now}
     <div class="border-rule overflow-x-auto border-t px-3 pt-2">
         <p class="text-soft">{of.name}, when nothing gets through any more</p>
-        <svg
-            class="max-w-full"
-            width={strip.now.width}
-            height={strip.now.height}
-            viewBox="0 0 {strip.now.width} {strip.now.height}"
-            role="img"
-            aria-label={strip.now.words}
-        >
-            <!-- Drawn in the core, whose gate lets no name be more than text. -->
-            <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-            {@html strip.now.svg}
-        </svg>
+        <CoreDrawing drawing={strip.now} label={strip.now.words} />
     </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import CoreDrawing from '../../../widgets/CoreDrawing.svelte';
     import Button from 'flowbite-svelte/Button.svelte';
     import { api, type Schemas } from '../../../lib/api';
     import { view } from '../../../lib/shown.svelte';
@@ -46,17 +47,7 @@
 </script>
 
 <div class="flex flex-wrap items-start gap-4">
-    {#if curve.now}<svg
-            width={curve.now.width}
-            height={curve.now.height}
-            viewBox="0 0 {curve.now.width} {curve.now.height}"
-            role="img"
-            aria-label="Curve of {control.name}: {curve.now.words}"
-        >
-            <!-- Drawn in the core, whose gate lets no name be more than text. -->
-            <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-            {@html curve.now.svg}
-        </svg>{/if}
+    {#if curve.now}<CoreDrawing drawing={curve.now} label="Curve of {control.name}: {curve.now.words}" class="" />{/if}
     <div class="min-w-[220px] grow basis-[220px]">
         <label class="text-soft block text-[14px]" for={id}>What it reads, moved to both ends and let go</label>
         <textarea

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import CoreDrawing from '../../../widgets/CoreDrawing.svelte';
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Catalogue, Schemas } from '../../../lib/api';
     import type { Action } from '../../../lib/actions';
@@ -93,18 +94,7 @@
     </div>
     {#if isSequence && strip.now && steps.length > 0}
         <div class="overflow-x-auto px-3 pt-2">
-            <svg
-                class="max-w-full"
-                width={strip.now.width}
-                height={strip.now.height}
-                viewBox="0 0 {strip.now.width} {strip.now.height}"
-                role="img"
-                aria-label="{output.name}, to scale: {strip.now.words}"
-            >
-                <!-- Drawn in the core, whose gate lets no name be more than text. -->
-                <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-                {@html strip.now.svg}
-            </svg>
+            <CoreDrawing drawing={strip.now} label="{output.name}, to scale: {strip.now.words}" />
         </div>
     {/if}
     <table class="ledger">
