@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Behaviour;
 
 use Rundfunk\Behaviour\Gauge;
+use Rundfunk\Behaviour\Said;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Severity;
 use Rundfunk\Demo\Sketch;
@@ -82,6 +83,40 @@ final class JobsTest extends CoreTestCase
             ->route('on', Action::On, 'pump')->route('off', Action::Off, 'pump');
         $rig = self::rig($sketch);
         self::assertSame([1, 0], [$rig->hear('Spring', 'PUMP ON')->shows('Spring', 'Pump'), $rig->hear('Spring', 'PUMP OFF')->shows('Spring', 'Pump')]);
+    }
+
+    public function test_a_call_toggles_a_pump_and_a_text_says_how_it_stands(): void
+    {
+        $sketch = self::sketch()->node('well', 'Well', NodeKind::Controller, null, '32bit-3v3-26io')
+            ->supply('battery', 'well', 'lead-12v', 'Battery', more: ['fuseA' => 1.0])
+            ->supply('five', 'well', 'buck', '5 V for the board', 'battery', FeedsAt::FiveVolt)
+            ->supply('four', 'well', 'buck', '3.9 V for the modem', 'battery', more: ['volts' => 3.9])
+            ->module('modem', 'well', 'modem-lte-eu', 'Modem', 'four')->module('relays', 'well', 'relay-bank-1-high', 'Relay', 'five')->module('float', 'well', 'button-pad-1', 'Flow')
+            ->node('phone', 'Phone', NodeKind::Phone, null, null)->link('net', 'Net', 'cellular', ['country' => 'GB'])
+            ->join('net', 'well', Role::Both, 'modem', ['baud' => 38400])->join('net', 'phone', Role::Both, null, ['listed' => true])->address('net', 'phone', 0, '+442079460123', true)
+            ->output('pump', 'well', 'Pump', load: '12 V pump')->control('flow', 'well', 'Flow switch', ControlKind::Switch)
+            ->control('ring', 'phone', 'Ring', ControlKind::Call)->route('ring', Action::Pulse, 'pump', 600_000)
+            ->output('text', 'phone', 'Pump text', OutputKind::Message, more: ['settings' => ['words' => 'Pump: {value}']])
+            ->state('pump', 'pump-is', 'Pump is', 'flow', ['everyS' => 0])->route('pump-is', Action::Follow, 'text');
+        $rig = self::rig($sketch)->forget();
+        self::assertSame(1, $rig->hear('Well', 'a call')->shows('Well', 'Pump'));
+        self::assertSame(['Well → Phone: 1 0'], $rig->told, 'told to run, and nothing flows yet');
+        $rig->forget()->put('Well', 'Flow switch', 1);
+        self::assertSame(['Well → Phone: 1 1'], $rig->told);
+        $rig->forget()->put('Well', 'Flow switch', 0);
+        self::assertSame(['Well → Phone: 1 0'], $rig->told, 'it has run dry');
+    }
+
+    public function test_a_toy_is_worked_by_the_codes_of_its_own_remote(): void
+    {
+        $sketch = self::board(self::sketch(), 'perch', 'Perch')->module('tx', 'perch', 'keyed-transmitter', 'Sender')->module('keys', 'perch', 'button-pad-2', 'Keys')
+            ->node('boat', 'Toy boat', NodeKind::Fixture, null, null)->link('pond', 'Pond', 'keyed-radio')->join('pond', 'perch', Role::Sends, 'tx')->join('pond', 'boat', Role::Receives)
+            ->output('run', 'boat', 'Run', OutputKind::Function)
+            ->keyCode('boat', 'Run', 'keyed', null, 0x3C71E1, output: 'run', action: Action::On)->keyCode('boat', 'Stop', 'keyed', null, 0x3C71E2, output: 'run', action: Action::Off)
+            ->control('go', 'perch', 'Go')->control('halt', 'perch', 'Halt')->route('go', Action::On, 'run')->route('halt', Action::Off, 'run');
+        $rig = self::rig($sketch)->forget()->press('Perch', 'Go')->press('Perch', 'Halt');
+        self::assertCount(2, array_unique($rig->told));
+        self::assertEqualsCanonicalizing(['0x3C71E1', '0x3C71E2'], array_map(static fn (Said $said): string => preg_match('/0x[0-9A-F]{6}/', $said->says, $code) === 1 ? $code[0] : $said->says, $rig->tables['Perch']->told));
     }
 
     public function test_a_light_is_worked_over_a_broker_from_a_page_and_from_its_own_switch(): void
