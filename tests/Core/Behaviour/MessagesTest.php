@@ -6,8 +6,11 @@ namespace Tests\Core\Behaviour;
 
 use Rundfunk\Build\BehaviourFiles;
 use Rundfunk\Build\CHeader;
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Role;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
 
@@ -25,6 +28,40 @@ final class MessagesTest extends CoreTestCase
     protected function tearDown(): void
     {
         (new Process(['rm', '-r', $this->folder]))->mustRun();
+    }
+
+    public function test_a_message_that_comes_three_times_is_heard_once_and_the_next_again(): void
+    {
+        $plan = self::sketch()
+            ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')
+            ->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->module('far-radio', 'far', 'packet-radio-plain', 'Radio')
+            ->link('air', 'Air', 'packet-radio', ['acknowledge' => false])->join('air', 'hand', Role::Both, 'hand-radio')->join('air', 'far', Role::Both, 'far-radio')
+            ->control('k', 'hand', 'Key')->output('lamp', 'far', 'Lamp')->route('k', Action::Toggle, 'lamp')->assigned();
+        self::assertSame(['3', '1', '0', '0', '1', '0', '0', '1', '0'], $this->program($plan, 'Far', <<<'C'
+            #include <stdio.h>
+            int main(void)
+            {
+                static uint16_t seen[AIR_SENDERS + 1];
+                struct node_message heard;
+                struct air_frame frame = { 1, 255, 1, 0 };
+                uint8_t bytes[AIR_FRAME_BYTES];
+                printf("%d\n", AIR_SENDS);
+                /* Sequence 255, then 0: it runs round. */
+                for (int message = 0; message < 2; message++) {
+                    air_frame_encode(&frame, bytes);
+                    for (int times = 0; times < AIR_SENDS; times++) printf("%d\n", node_from_air(bytes, AIR_FRAME_BYTES, seen, &heard));
+                    frame.sequence++;
+                }
+                /* Another sender's is another, and a sender that is none is not heard. */
+                frame.sender = 2;
+                air_frame_encode(&frame, bytes);
+                printf("%d\n", node_from_air(bytes, AIR_FRAME_BYTES, seen, &heard));
+                frame.sender = 9;
+                air_frame_encode(&frame, bytes);
+                printf("%d\n", node_from_air(bytes, AIR_FRAME_BYTES, seen, &heard));
+                return 0;
+            }
+            C));
     }
 
     public function test_a_call_and_a_text_ask_for_what_the_plan_says_and_for_nothing_else(): void

@@ -45,10 +45,11 @@ final class ReactionTimerTest extends CoreTestCase
         self::assertSame(20_000_000 + 10_000_000 + 696_000 + 12 * 1_048_000 + 10_000_000 + 15_000_000, $time->worstNs());
     }
 
-    public function test_without_acknowledge_nothing_is_sent_again(): void
+    public function test_without_acknowledge_it_may_be_the_third_that_arrives(): void
     {
-        $kinds = array_map(static fn (Segment $segment): SegmentKind => $segment->kind, self::time(self::air(false), 'k o on')->segments);
-        self::assertNotContains(SegmentKind::Retries, $kinds);
+        $again = array_values(array_filter(self::time(self::air(false), 'k o on')->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Retries));
+        // Twice more: upload 18, turn 130, frame 548 µs.
+        self::assertSame([[0, 0, 2 * 696_000]], array_map(static fn (Segment $segment): array => [$segment->bestNs, $segment->typicalNs, $segment->worstNs], $again));
     }
 
     public function test_the_second_node_of_one_press_waits_for_the_first(): void

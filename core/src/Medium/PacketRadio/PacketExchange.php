@@ -54,6 +54,9 @@ final readonly class PacketExchange
             $segments[] = new Segment(SegmentKind::Retries, 'retries', 0, 0, $this->retries * $onceNs);
         }
 
+        if ($this->settings->sends() > 1) {
+            $segments[] = new Segment(SegmentKind::Retries, 'sent again, unasked', 0, 0, ($this->settings->sends() - 1) * ($startNs + $frameNs));
+        }
         if ($this->settings->proven) {
             $segments[] = new Segment(SegmentKind::Processing, 'proof, made and checked', 0, 2 * self::PROOF_NS, 2 * self::PROOF_SLOW_NS);
         }
@@ -61,21 +64,22 @@ final readonly class PacketExchange
         return $segments;
     }
 
-    /** The sender's whole time for a message that arrives at once, its acknowledge included. */
+    /** The sender's whole time for a message that arrives at once, its acknowledge included; one that is not acknowledged goes out so often, whatever arrives. */
     public function bestNs(): int
     {
         $sentNs = $this->uploadNs() + PacketAir::TURN_NS + $this->frameNs();
 
-        return $this->settings->acknowledge ? $sentNs + PacketAir::TURN_NS + $this->settings->air()->acknowledgeNs() : $sentNs;
+        return $this->settings->acknowledge ? $sentNs + PacketAir::TURN_NS + $this->settings->air()->acknowledgeNs() : $this->settings->sends() * $sentNs;
     }
 
     /** The sender's whole time until it gives up: upload + turn + (n+1) frames + n delays + the last wait. */
     public function worstNs(): int
     {
-        $retries = $this->settings->acknowledge ? $this->retries : 0;
-        $waits = $this->settings->acknowledge ? $retries + 1 : 0;
+        if (! $this->settings->acknowledge) {
+            return $this->bestNs();
+        }
 
-        return $this->uploadNs() + PacketAir::TURN_NS + ($retries + 1) * $this->frameNs() + $waits * $this->retryDelayUs * 1_000;
+        return $this->uploadNs() + PacketAir::TURN_NS + ($this->retries + 1) * ($this->frameNs() + $this->retryDelayUs * 1_000);
     }
 
     private function frameNs(): int

@@ -21,18 +21,20 @@ final readonly class PacketMessages implements WritesMessages
         }
         $lower = strtolower($prefix);
         $name = CNames::comment($plan->link($endpoint->linkId)->name);
+        $again = $settings->sends() > 1 && ! $settings->proven;
         $lines = [];
         if ($endpoint->role->receives()) {
             $lines = [
-                "/* A frame of {$name} as a message; 0 when it is none".($settings->proven ? ', or nothing proves it: the address is that of the pipe it came in on' : '').'. */',
-                "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length".($settings->proven ? ", const uint8_t address[{$prefix}_ADDRESS_BYTES], uint32_t last[{$prefix}_SENDERS + 1]" : '').', struct node_message *heard)', '{',
+                "/* A frame of {$name} as a message; 0 when it is none".($settings->proven ? ', or nothing proves it: the address is that of the pipe it came in on' : '').($again ? ', or it was heard before; seen begins with zeros' : '').'. */',
+                "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length".($settings->proven ? ", const uint8_t address[{$prefix}_ADDRESS_BYTES], uint32_t last[{$prefix}_SENDERS + 1]" : '').($again ? ", uint16_t seen[{$prefix}_SENDERS + 1]" : '').', struct node_message *heard)', '{',
                 "    struct {$lower}_frame frame;", $settings->proven ? "    if (!{$lower}_frame_open(&frame, bytes, length, address, last)) {" : "    if (!{$lower}_frame_decode(&frame, bytes, length)) {", '        return 0;', '    }',
+                ...($again ? ["    if (frame.sender > {$prefix}_SENDERS || seen[frame.sender] == frame.sequence + 1U) {", '        return 0;', '    }', '    seen[frame.sender] = frame.sequence + 1U;'] : []),
                 "    heard->link = {$link};", '    heard->node = '.($settings->senderId ? 'frame.sender' : '0').';', '    heard->code = frame.code;', '    heard->value = frame.argument;', '    return 1;', '}', '',
             ];
         }
         if ($endpoint->role->sends()) {
             $lines = [...$lines,
-                "/* A message as a frame of {$name}, to the address of told->node. The sequence counts up with each new message. */",
+                "/* A message as a frame of {$name}, to the address of told->node. The sequence counts up with each new message.".($settings->sends() > 1 ? " Send it {$prefix}_SENDS times, a few milliseconds apart." : '').' */',
                 "static inline void node_to_{$lower}(const struct node_message *told, uint8_t sequence".($settings->proven ? ", uint32_t counter, const uint8_t address[{$prefix}_ADDRESS_BYTES]" : '').", uint8_t bytes[{$prefix}_FRAME_BYTES])", '{',
                 "    struct {$lower}_frame frame;",
                 ...($settings->senderId ? ["    frame.sender = {$prefix}_SENDER;", '    frame.sequence = sequence;'] : ['    (void)sequence;']),

@@ -74,6 +74,12 @@ final readonly class PacketSettings
         return Shape::of(...$own, ...$found);
     }
 
+    /** @return int how often a message goes out that nobody acknowledges: three times with one sequence number, by which the receiver knows it again. Common practice. */
+    public function sends(): int
+    {
+        return ! $this->acknowledge && $this->senderId ? 3 : 1;
+    }
+
     public function air(): PacketAir
     {
         return new PacketAir($this->rate, $this->addressBytes, $this->acknowledge ? max(1, $this->crcBytes) : $this->crcBytes);
