@@ -31,6 +31,9 @@ for (const theme of ['light', 'dark'] as const) {
                 await sound(page);
             }
             await page.getByRole('link', { name: 'Nodes' }).click();
+            await page.getByRole('link', { name: 'Hen house' }).click();
+            await expect(page.getByRole('img', { name: /nobody knows/ })).toBeVisible();
+            await sound(page);
             await page.getByRole('link', { name: 'Heater remote' }).click();
             await expect(page.getByRole('heading', { name: 'Learn from a capture or a keymap' })).toBeVisible();
             await sound(page);

@@ -11,8 +11,6 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Output;
-use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 
 #[Finds('output-undriven', WorkStep::Routes)]
@@ -28,26 +26,11 @@ final readonly class OutputUndriven implements OutputRule
                 Spot::of($output, "{$node->name}, {$output->name}"),
                 'It is wired and never switched.',
                 'Route a control to it, or remove it.',
-                $this->strands($output, $look->plan) ? null : Fix::remove("Remove {$output->name}", $output),
+                // Its steps and states go with it, and with them what drives some other output: no one click for that.
+                $output->stepIds === [] && $output->stateIds === [] ? Fix::remove("Remove {$output->name}", $output) : null,
             )];
         }
 
         return [];
-    }
-
-    /** Its steps and states go with it, and with them all that drives some other output. */
-    private function strands(Output $output, Plan $plan): bool
-    {
-        $own = [...$output->stepIds, ...$output->stateIds];
-        foreach ($own as $id) {
-            foreach ($plan->having(Route::class, 'controlId', $id) as $route) {
-                $left = array_filter($plan->routesTo($plan->output($route->outputId)), static fn (Route $other): bool => ! in_array($other->controlId, $own, true));
-                if ($left === []) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 }

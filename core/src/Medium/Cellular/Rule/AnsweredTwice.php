@@ -4,34 +4,35 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
-use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
+use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
-use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
-/** A text that is answered, and besides comes back as the state of what it worked. */
+/** A text that is answered, and besides comes back as the state of what it worked. Asked of the phone, at which both meet. */
 #[Finds('cell-answered-twice', WorkStep::Routes)]
-final readonly class AnsweredTwice implements ControlRule
+final readonly class AnsweredTwice implements NodeRule
 {
-    public function check(Control $control, Look $look): iterable
+    public function check(Node $node, Look $look): iterable
     {
-        $state = Commands::answers($control) && Commands::reachModem($look->plan, $control) ? Commands::answeringState($look->plan, $control) : null;
-        if ($state === null) {
-            return [];
-        }
-        $node = $look->plan->node($control->nodeId);
+        foreach ($look->plan->controlsOf($node) as $control) {
+            $state = Commands::answers($control) && Commands::reachModem($look->plan, $control) ? Commands::answeringState($look->plan, $control) : null;
+            if ($state === null) {
+                continue;
+            }
 
-        return [Finding::advice(
-            "{$control->name} of {$node->name} is answered twice",
-            Spot::of($control, "{$node->name}, {$control->name}", 'reply'),
-            "It is answered by itself, and {$state->name} is texted to the same telephone: two texts where one says it.",
-            'Leave the answer to the state: it comes too when something else has worked it.',
-            Fix::settings("Leave it to {$state->name}", $control, ['reply' => false]),
-        )];
+            yield Finding::advice(
+                "{$control->name} of {$node->name} is answered twice",
+                Spot::of($control, "{$node->name}, {$control->name}", 'reply'),
+                "It is answered by itself, and {$state->name} is texted to the same telephone: two texts where one says it.",
+                'Leave the answer to the state: it comes too when something else has worked it.',
+                Fix::settings("Leave it to {$state->name}", $control, ['reply' => false]),
+            );
+        }
     }
 }

@@ -4,34 +4,35 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular\Rule;
 
-use Rundfunk\Check\ControlRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
+use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
-use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 
-/** A text that is not answered: whoever sent it does not know what is so. */
+/** A text that is not answered: whoever sent it does not know what is so. Asked of the phone, at which the text and the state that may come back meet. */
 #[Finds('cell-no-answer', WorkStep::Routes)]
-final readonly class NoAnswer implements ControlRule
+final readonly class NoAnswer implements NodeRule
 {
-    public function check(Control $control, Look $look): iterable
+    public function check(Node $node, Look $look): iterable
     {
-        if ($control->kind !== ControlKind::Text || Commands::answers($control) || Commands::answeringState($look->plan, $control) !== null || ! Commands::reachModem($look->plan, $control)) {
-            return [];
-        }
-        $node = $look->plan->node($control->nodeId);
+        foreach ($look->plan->controlsOf($node) as $control) {
+            if ($control->kind !== ControlKind::Text || Commands::answers($control) || Commands::answeringState($look->plan, $control) !== null || ! Commands::reachModem($look->plan, $control)) {
+                continue;
+            }
 
-        return [Finding::advice(
-            "Nothing answers {$control->name} of {$node->name}",
-            Spot::of($control, "{$node->name}, {$control->name}", 'reply'),
-            'Lost, late and obeyed look the same from the phone.',
-            'Let it answer with the state afterwards, not with what was asked.',
-            Fix::settings('Let it answer', $control, ['reply' => true]),
-        )];
+            yield Finding::advice(
+                "Nothing answers {$control->name} of {$node->name}",
+                Spot::of($control, "{$node->name}, {$control->name}", 'reply'),
+                'Lost, late and obeyed look the same from the phone.',
+                'Let it answer with the state afterwards, not with what was asked.',
+                Fix::settings('Let it answer', $control, ['reply' => true]),
+            );
+        }
     }
 }
