@@ -92,7 +92,11 @@ test('a traced route lights up and says how long it takes', async ({ page }) => 
     await open(page, 'linden-hollow');
     await page.getByLabel('Trace a route').selectOption({ label: 'Pocket A · Key 3 → Hen house · Hen lamp' });
     await expect(page.getByText('press to click 35.4 ms typical, 91.5 ms worst')).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Reaction time' }).getByRole('row')).toHaveCount(12);
+    const time = page.getByRole('region', { name: 'Reaction time' });
+    await expect(time.getByRole('table').first().getByRole('row')).toHaveCount(12);
+    // Nothing of it comes back to the pocket: both schools stand side by side.
+    const schools = time.getByRole('table', { name: 'Sent and forgotten, or answered' });
+    await expect(schools.getByRole('row', { name: /^Answered, as it could be/ })).toContainText('ms');
 });
 
 test.describe('refusals', () => {
