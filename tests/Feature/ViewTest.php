@@ -33,7 +33,11 @@ final class ViewTest extends FeatureTestCase
     public function test_what_is_asked_wrongly_is_said(): void
     {
         $this->getJson("/api/plans/{$this->plan->id}/views/crystal-ball")->assertNotFound();
-        $this->getJson("/api/plans/{$this->plan->id}/views/pin-table?of=01ARZ3NDEKTSV4RRFFQ69G5FAV")->assertNotFound();
+        // What somebody else has removed meanwhile is not there, and does not keep the rest from being shown.
+        $gone = '01ARZ3NDEKTSV4RRFFQ69G5FAV';
+        $node = self::document($this->getJson("/api/plans/{$this->plan->id}"))['nodes'][0]['id'];
+        $parts = $this->getJson("/api/plans/{$this->plan->id}/views/pin-table?of={$gone},{$node}")->assertOk()->json('parts');
+        self::assertSame([[$gone, true], [$node, false]], array_map(static fn (array $part): array => [$part['of'], $part['shows'] === null], $parts));
         $this->getJson("/api/plans/{$this->plan->id}/views/pin-table?of=".str_repeat('x,', 60))->assertUnprocessable();
         $this->getJson("/api/plans/{$this->plan->id}/views/pin-table?of[]=x")->assertOk()->assertJsonPath('parts', []);
     }

@@ -20,9 +20,9 @@ final class ViewController
         new OA\Parameter(name: 'view', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'of', in: 'query', required: false, description: 'Ids of what it is asked of, with commas between', schema: new OA\Schema(type: 'string')),
     ], responses: [
-        new OA\Response(response: 200, description: 'One part for each', content: new OA\JsonContent(ref: '#/components/schemas/Shown')),
+        new OA\Response(response: 200, description: 'One part for each; of what is not in the plan, or is no more, nothing is shown', content: new OA\JsonContent(ref: '#/components/schemas/Shown')),
         new OA\Response(response: 401, ref: '#/components/responses/NotSignedIn'),
-        new OA\Response(response: 404, description: 'No such plan of yours, no such view, or nothing of that name in it', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
+        new OA\Response(response: 404, description: 'No such plan of yours, or no such view', content: new OA\JsonContent(ref: '#/components/schemas/Refusal')),
     ])]
     public function __invoke(Request $request, PlanStore $store, Views $views, string $plan, string $view): JsonResponse
     {

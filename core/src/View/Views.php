@@ -6,7 +6,6 @@ namespace Rundfunk\View;
 
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Plan\Plan;
 
 /** Every view there is, by key. */
@@ -46,10 +45,9 @@ final readonly class Views
 
     /**
      * @param  list<string>  $of  ids of owners; of a view of the whole plan, how it is wanted, which may be left out
-     * @return list<array{of: string, shows: object|null}>
+     * @return list<array{of: string, shows: object|null}> what is shown of something that is no more is null: whoever asks may not know yet, and the others are shown all the same
      *
      * @throws NoSuchView
-     * @throws NotInPlan when an owner is none of this plan
      */
     public function show(string $key, array $of, Plan $plan): array
     {
@@ -57,7 +55,7 @@ final readonly class Views
         $knowledge = $this->knowledge->of($plan);
         $parts = [];
         foreach ($of === [] && $view->owner() === null ? [''] : $of as $one) {
-            $parts[] = ['of' => $one, 'shows' => $view->of($one, $plan, $knowledge)];
+            $parts[] = ['of' => $one, 'shows' => self::isGone($view, $one, $plan) ? null : $view->of($one, $plan, $knowledge)];
         }
 
         return $parts;
