@@ -74,13 +74,13 @@ final readonly class CFrameProof
         #include "secrets.h"
         #endif
         #endif
-        #ifndef @PREFIX_KEY
-        #define @PREFIX_KEY { 0 }
+        #ifndef @KEY
+        #define @KEY { 0 }
         #define @PREFIX_KEYLESS 1 /* no key is there: nothing is believed */
         #else
         #define @PREFIX_KEYLESS 0
         #endif
-        static const uint8_t @prefix_key[16] = @PREFIX_KEY;
+        static const uint8_t @prefix_key[16] = @KEY;
 
         /*
          * Puts the tag into a frame whose counter is one more than in the last. Keep the counter where it outlives a power cut: write down a
@@ -115,11 +115,12 @@ final readonly class CFrameProof
 
     /**
      * @param  string  $prefix  in capitals
+     * @param  string  $key  what its key is called, see {@see KeyNames}
      * @param  string  $link  its name, as it may stand in a comment
      * @return list<string>
      */
-    public static function lines(FrameProof $proof, string $prefix, string $link): array
+    public static function lines(FrameProof $proof, string $prefix, string $key, string $link): array
     {
-        return [...explode("\n", self::HASH), ...explode("\n", strtr(self::SEAL, ['@PREFIX' => $prefix, '@prefix' => strtolower($prefix), '@covered' => (string) $proof->coveredBytes(), '@link' => $link]))];
+        return [...explode("\n", self::HASH), ...explode("\n", strtr(self::SEAL, ['@KEY' => $key, '@PREFIX' => $prefix, '@prefix' => strtolower($prefix), '@covered' => (string) $proof->coveredBytes(), '@link' => $link]))];
     }
 }

@@ -124,7 +124,7 @@ final readonly class CHeader
         $layout = $this->knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($link);
         if ($layout !== null) {
             $proof = $layout->fits() ? FrameProof::of($layout) : null;
-            $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines(), ...($proof === null ? [] : CFrameProof::lines($proof, $prefix, CNames::comment($link->name)))];
+            $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines(), ...($proof === null ? [] : CFrameProof::lines($proof, $prefix, KeyNames::of($plan, $this->knowledge)[$link->id], CNames::comment($link->name)))];
         }
 
         return $lines;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Build;
 
 use Random\Randomizer;
-use Rundfunk\Frame\FrameProof;
 use Rundfunk\Frame\SipHash;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
@@ -23,31 +22,12 @@ final readonly class SecretsFile
         preg_match_all('/^#define (\w+_KEY) (\{.*\})$/m', $kept, $found, PREG_SET_ORDER);
         $keys = array_column($found, 2, 1);
         $lines = ['/* Keys. Whoever has them can work everything that trusts them: keep this file beside your programs, and nowhere else. */', '#ifndef RUNDFUNK_SECRETS_H', '#define RUNDFUNK_SECRETS_H', ''];
-        foreach (self::wanted($plan, $knowledge) as $name => $links) {
-            $lines[] = '/* '.CNames::comment(implode(', ', array_keys($links))).' */';
+        foreach (KeyNames::of($plan, $knowledge) as $link => $name) {
+            $lines[] = '/* '.CNames::comment($plan->link($link)->name).' */';
             $lines[] = "#define {$name} ".($keys[$name] ?? self::drawn($chance));
         }
 
         return implode("\n", [...$lines, '', '#endif', '']);
-    }
-
-    /** @return array<string, array<string, true>> names of links by the name of their key */
-    private static function wanted(Plan $plan, Knowledge $knowledge): array
-    {
-        $wanted = [];
-        $header = new CHeader($knowledge);
-        foreach ($plan->nodes() as $node) {
-            $prefixes = $node->kind->isBought() ? [] : $header->prefixes($plan, $node);
-            foreach ($plan->endpointsOf($node) as $endpoint) {
-                $link = $plan->link($endpoint->linkId);
-                $layout = $knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($link);
-                if (isset($prefixes[$endpoint->id]) && $layout !== null && FrameProof::of($layout) !== null) {
-                    $wanted["{$prefixes[$endpoint->id]}_KEY"][$link->name] = true;
-                }
-            }
-        }
-
-        return $wanted;
     }
 
     private static function drawn(Randomizer $chance): string

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Console;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Build\CHeader;
 use Rundfunk\Calculator\Calculator;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Shipped;
 use Symfony\Component\Process\Process;
@@ -60,6 +63,20 @@ final class DeskTest extends CoreTestCase
         self::assertSame(['YARD_AIR_KEY', 'YARD_AIR_KEY', 'FAR_AIR_KEY'], $keys[1]);
         self::assertSame($keys[2][0], $keys[2][1]);
         self::assertNotSame($keys[2][1], $keys[2][2]);
+        // Two links of one name: at one node it is the first so called, at another the second, and yet each has one key.
+        $twins = self::pair()->node('third', 'Third', NodeKind::Controller, null, '8bit-5v-20io')
+            ->link('one', 'Air', 'packet-radio', ['proven' => true, 'payloadBytes' => 13])->join('one', 'hand', Role::Sends)->join('one', 'board', Role::Receives)
+            ->link('two', 'Air', 'packet-radio', ['proven' => true, 'payloadBytes' => 13])->join('two', 'hand', Role::Sends)->join('two', 'third', Role::Receives)->plan();
+        file_put_contents($this->folder.'/twins.json', (new PlanWriter)->write($twins));
+        preg_match_all('/^#define (\w+) /m', $this->rundfunk('secrets', 'twins.json')[1], $drawn);
+        $used = static function (string $name) use ($twins): array {
+            $node = array_values(array_filter($twins->nodes(), static fn (Node $node): bool => $node->name === $name))[0];
+            preg_match_all('/^static const uint8_t \w+\[16\] = (\w+);$/m', (new CHeader(self::knowledge()))->write($twins, $node), $keys);
+
+            return $keys[1];
+        };
+        self::assertSame(['AIR_KEY', 'AIR_2_KEY'], $drawn[1]);
+        self::assertSame([['AIR_KEY', 'AIR_2_KEY'], ['AIR_KEY'], ['AIR_2_KEY']], [$used('Hand'), $used('Board'), $used('Third')]);
         self::assertSame([2, '', "nowhere.h cannot be read.\n"], $this->rundfunk('secrets', 'one.json', '--keep=nowhere.h'));
     }
 
