@@ -167,7 +167,7 @@ final readonly class CRound
                 OnFailure::Off => '0',
                 OnFailure::On => '1',
             };
-            $rested = $gauge->rests() ? " && ({$in} == NODE_FAILED || node_since(me, me->gauge_{$index}_since) >= ({$state} == 1 ? {$gauge->leastOnMs}UL : state == 1 ? {$gauge->leastOffMs}UL : 0UL))" : '';
+            $rested = $gauge->rests() ? " && node_since(me, me->gauge_{$index}_since) >= ({$state} == 1 ? ({$in} == NODE_FAILED ? 0UL : {$gauge->leastOnMs}UL) : state == 1 ? {$gauge->leastOffMs}UL : 0UL)" : '';
             $turns = CFeatures::anything(CFeatures::turned($gauge->does));
             $lines = ["    state = {$in} == NODE_FAILED ? {$failed} : node_beyond({$state}, {$over}, {$gauge->hysteresis}L);", "    if (state != {$state}{$rested}) {", "        {$state} = state;", ...($gauge->rests() ? ["        me->gauge_{$index}_since = now_ms;"] : []), ...($again ? ["        me->gauge_{$index}_again = now_ms;"] : []), ...($turns ? ["        node_gauge_{$index}(me, state == 1, {$in} == NODE_FAILED ? 0 : node_rounded({$reading}));"] : []), '    }'];
         }

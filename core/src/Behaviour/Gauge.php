@@ -65,11 +65,11 @@ final readonly class Gauge
         return $over > 0 || ($state === 1 && $over > -$this->hysteresis) ? 1 : 0;
     }
 
-    /** How long it must have counted as one before it may count as the other. */
-    public function leastMs(int $from, int $to): int
+    /** How long it must have counted as one before it may count as the other: a sensor that fails ends what is on, and no rest. */
+    public function leastMs(int $from, int $to, bool $failed): int
     {
         return match (true) {
-            $from === 1 => $this->leastOnMs,
+            $from === 1 => $failed ? 0 : $this->leastOnMs,
             $to === 1 => $this->leastOffMs,
             default => 0,
         };

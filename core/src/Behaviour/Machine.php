@@ -270,7 +270,7 @@ final class Machine
         $raw = $failed ? $raw : max(-Gauge::MOST, min(Gauge::MOST, $gauge->scale?->milli($raw) ?? $raw));
         $value = $failed ? 0 : max(-32_768, min(32_767, intdiv($raw + ($raw < 0 ? -500 : 500), 1_000)));
         $state = $gauge->hasThreshold ? $gauge->beyond($at['state'], $raw) : State::UNKNOWN;
-        if ($state !== $at['state'] && ($failed || $this->since($at['since']) >= $gauge->leastMs($at['state'], $state))) {
+        if ($state !== $at['state'] && $this->since($at['since']) >= $gauge->leastMs($at['state'], $state, $failed)) {
             $at['state'] = $state;
             $at['since'] = $this->now;
             $at['again'] = $this->now;

@@ -324,6 +324,15 @@ final class MachineTest extends CoreTestCase
         self::assertSame(0, $runs(Gauge::FAILED, 100), 'a dead sensor does not wait');
     }
 
+    public function test_a_dead_sensor_that_counts_as_on_does_not_cut_a_compressor_s_rest_short(): void
+    {
+        $plan = self::three()
+            ->control('warm', 'hand', 'Warm', ControlKind::Reading, settings: ['threshold' => 5.0, 'leastOffS' => 180, 'onFailure' => 'on'])
+            ->output('cool', 'hand', 'Compressor')->route('warm', Action::Follow, 'cool')->assigned();
+        $rig = self::rig($plan, 0);
+        self::assertSame([0, 1], [$rig->put('Hand', 'Warm', Gauge::FAILED, 170_000)->shows('Hand', 'Compressor'), $rig->pass(15_000)->shows('Hand', 'Compressor')]);
+    }
+
     public function test_what_a_reading_holds_from_afar_is_told_again_and_goes_off_when_it_is_not(): void
     {
         $plan = self::three()
