@@ -20,8 +20,8 @@ final readonly class ReportForm
      * @param  bool  $leastFirst  the least significant bit of each byte goes first
      * @param  bool  $keysLow  a key that is pressed reads 0
      * @param  array<int, list<int>>  $proofs  by byte, what it may be where the report counts
-     * @param  array<string, array{byte: int, bit: int}>  $keys  by name
-     * @param  array<string, int>  $axes  byte by name; 0 to 255
+     * @param  array<array-key, array{byte: int, bit: int}>  $keys  by name, which PHP makes a number of where it is a figure
+     * @param  array<array-key, int>  $axes  byte by name; 0 to 255
      */
     public function __construct(
         public int $bytes,
@@ -62,11 +62,12 @@ final readonly class ReportForm
 
     /**
      * @param  string  $bytes  as they came
-     * @return array<string, int>|null by name: a key 1 while it is pressed, an axis 0 to 255; null when the link to it is lost
+     * @return array<array-key, int>|null by name: a key 1 while it is pressed, an axis 0 to 255; null when the link to it is lost
      */
     public function read(string $bytes): ?array
     {
-        if (strlen($bytes) !== $this->bytes) {
+        // What nothing proves never counts: nothing attached would be sticks hard over.
+        if (strlen($bytes) !== $this->bytes || $this->proofs === []) {
             return null;
         }
         foreach ($this->proofs as $byte => $may) {
@@ -90,15 +91,15 @@ final readonly class ReportForm
         return isset($this->keys[$channel]) || isset($this->axes[$channel]);
     }
 
-    /** @return array<string, Terminal> its keys and axes, as channels that need no pin of their own */
+    /** @return array<array-key, Terminal> its keys and axes, as channels that need no pin of their own */
     public function channels(): array
     {
         $channels = [];
         foreach (array_keys($this->keys) as $name) {
-            $channels[$name] = new Terminal($name, Terminal::REPORTED_KEY, true, 'control', null, 'A key; 1 while it is pressed.');
+            $channels[$name] = new Terminal((string) $name, Terminal::REPORTED_KEY, true, 'control', null, 'A key; 1 while it is pressed.');
         }
         foreach (array_keys($this->axes) as $name) {
-            $channels[$name] = new Terminal($name, Terminal::REPORTED_AXIS, true, 'control', null, '0 to 255, 128 when let go.');
+            $channels[$name] = new Terminal((string) $name, Terminal::REPORTED_AXIS, true, 'control', null, '0 to 255, 128 when let go.');
         }
 
         return $channels;

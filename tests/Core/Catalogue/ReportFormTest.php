@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Catalogue;
 
 use Rundfunk\Build\CHeader;
+use Rundfunk\Build\CReportForm;
 use Rundfunk\Catalogue\ReportForm;
+use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Shape\Values;
 use Symfony\Component\Process\Process;
@@ -40,6 +42,15 @@ final class ReportFormTest extends CoreTestCase
         $form = ReportForm::from(new Values(['bytes' => 3, 'ask' => [1, 2, 3, 4], 'pollMs' => 10, 'clockKhz' => 100, 'proofs' => [['byte' => 0, 'is' => [5]], ['byte' => 3, 'is' => [1]]], 'keys' => [['name' => 'A', 'byte' => 1, 'bit' => 0], ['name' => 'B', 'byte' => 9, 'bit' => 0]], 'axes' => [['name' => 'X', 'byte' => 3]]]));
         self::assertSame([[1, 2, 3], ['A'], []], [$form->ask, array_keys($form->keys), $form->axes]);
         self::assertSame(['A' => 1], $form->read("\x05\x01\x00"));
+    }
+
+    public function test_a_key_may_be_called_by_a_figure_and_a_report_that_nothing_proves_never_counts(): void
+    {
+        $form = ReportForm::from(new Values(['bytes' => 2, 'ask' => [], 'pollMs' => 10, 'clockKhz' => 100, 'proofs' => [['byte' => 7, 'is' => [5]]], 'keys' => [['name' => '1', 'byte' => 1, 'bit' => 0]], 'axes' => [['name' => '2', 'byte' => 1]]]));
+        self::assertSame(['1', '2'], array_map(static fn (Terminal $terminal): string => $terminal->name, array_values($form->channels())));
+        self::assertStringContainsString('return 0;', implode("\n", (new CReportForm($form, 'PAD', 'Pad'))->lines()));
+        self::assertStringNotContainsString('return 1;', implode("\n", (new CReportForm($form, 'PAD', 'Pad'))->lines()));
+        self::assertNull($form->read("\xFF\xFF"));
     }
 
     /** Random reports, half of them with what proves one: the header reads them as the core does. */
