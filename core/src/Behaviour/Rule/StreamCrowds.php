@@ -11,9 +11,7 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
-use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
@@ -36,14 +34,10 @@ final readonly class StreamCrowds implements LinkRule
         }
         $sticks = [];
         $busyMs = [];
-        foreach ($look->plan->hopsOver($link) as $hop) {
-            $route = $look->plan->route($hop->routeId);
-            $control = $look->plan->control($route->controlId);
-            if ($control->kind === ControlKind::Axis && $route->action === Action::Set && $route->value === null) {
-                $sticks[$control->id] = $control;
-                // Two routes that go out as one message are told once.
-                $busyMs[$control->id]["{$hop->fromId} {$hop->toId} {$hop->code}"] = array_sum(array_map(static fn (Segment $segment): int => $segment->typicalNs, $times->segments($look->plan, $hop, 0))) / 1_000_000;
-            }
+        foreach (Streams::over($look, $link) as ['stick' => $stick, 'hop' => $hop]) {
+            $sticks[$stick->id] = $stick;
+            // Two routes that go out as one message are told once.
+            $busyMs[$stick->id]["{$hop->fromId} {$hop->toId} {$hop->code}"] = array_sum(array_map(static fn (Segment $segment): int => $segment->typicalNs, $times->segments($look->plan, $hop, 0))) / 1_000_000;
         }
         $share = array_sum(array_map(static fn (Control $stick): float => array_sum($busyMs[$stick->id] ?? []) / self::everyMs($stick), $sticks));
         if ($share <= self::SHARE) {
