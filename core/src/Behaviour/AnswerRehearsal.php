@@ -60,13 +60,13 @@ final readonly class AnswerRehearsal
         $heard = $numbers->heard($last);
         $here = Tabulation::of($plan, $plan->node($state->nodeId), $knowledge);
         $there = Tabulation::of($plan, $plan->node($shows->nodeId), $knowledge);
-        $report = array_values(array_filter($here->reports, static fn (Report $one): bool => $one->name === $state->name))[0] ?? null;
+        $report = $here->reports[array_search($state->id, array_column(Answers::toldBy($plan, $plan->node($state->nodeId)), 'id'), true)] ?? null;
         $output = self::place($plan, $shows);
         if ($heard === null || $report === null || ! isset($there->outputs[$output])) {
             return null;
         }
-        $link = array_search($last->toId, array_column($plan->endpointsOf($plan->node($shows->nodeId)), 'id'), true);
-        $message = new Message((int) $link, EndNumber::of($plan, $plan->endpoint($last->fromId)), $heard, 0);
+        $sent = new Message(self::linkOf($plan, $first->fromId), EndNumber::addressed($plan, $first, $knowledge->media), $numbers->told($first) ?? 0, 0);
+        $message = new Message(self::linkOf($plan, $last->toId), EndNumber::of($plan, $plan->endpoint($last->fromId)), $heard, 0);
         $interval = $report->everyMs > 0 ? $report->everyMs : self::NO_INTERVAL_MS;
         $step = max(1, intdiv($interval, self::STEPS));
         $changes = intdiv($interval, 2);
@@ -85,7 +85,7 @@ final readonly class AnswerRehearsal
             $one = $outcome->state;
             $arrives = [];
             foreach ($outcome->messages as $said) {
-                if ($said->code === $numbers->told($first)) {
+                if ($said->link === $sent->link && $said->node === $sent->node && $said->code === $sent->code) {
                     $told[] = ['atMs' => $now, 'lost' => $now >= $lost];
                     $arrives = $now >= $lost ? [] : [new Message($message->link, $message->node, $message->code, $said->value)];
                 }
@@ -103,6 +103,12 @@ final readonly class AnswerRehearsal
         }
 
         return new self($of, $shows, $total, $changes, $lost, $told, $shown);
+    }
+
+    /** @return int which of its node's links an end is on */
+    private static function linkOf(Plan $plan, string $endpointId): int
+    {
+        return (int) array_search($endpointId, array_column($plan->endpointsOf($plan->node($plan->endpoint($endpointId)->nodeId)), 'id'), true);
     }
 
     /** @return int which of its node's standing outputs it is */

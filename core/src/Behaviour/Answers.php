@@ -6,10 +6,9 @@ namespace Rundfunk\Behaviour;
 
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\ThingKind;
-use Rundfunk\Plan\Ties;
 use Rundfunk\Shape\Values;
 
 /** The states that nodes tell each other, and what shows them. */
@@ -18,15 +17,17 @@ final readonly class Answers
     /** The output that a state tells of. */
     public static function of(Plan $plan, Control $state): ?Output
     {
-        foreach (Ties::to(ThingKind::Control) as $tie) {
-            foreach ($tie->from === ThingKind::Output && $tie->field === 'stateIds' ? $plan->referring($tie, $state->id) : [] as $output) {
-                if ($output instanceof Output) {
-                    return $output;
-                }
-            }
-        }
+        return Holder::of($plan, $state, 'stateIds');
+    }
 
-        return null;
+    /** @return list<Control> the states that a node can tell, in the order of its tables: of outputs that it drives itself */
+    public static function toldBy(Plan $plan, Node $node): array
+    {
+        return array_values(array_filter($plan->controlsOf($node), static function (Control $control) use ($plan, $node): bool {
+            $of = $control->kind === ControlKind::State ? self::of($plan, $control) : null;
+
+            return $of !== null && $of->nodeId === $node->id && $of->kind->stands();
+        }));
     }
 
     /** @return list<Control> the states of other nodes that an output shows as they are, each once */

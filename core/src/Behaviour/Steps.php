@@ -9,7 +9,6 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
-use Rundfunk\Plan\Ties;
 
 /** The steps of a sequence or a group. */
 final readonly class Steps
@@ -31,14 +30,8 @@ final readonly class Steps
     /** The sequence or group that a step is of. */
     public static function whole(Plan $plan, Control $step): ?Output
     {
-        foreach (Ties::to(ThingKind::Control) as $tie) {
-            foreach ($tie->from === ThingKind::Output && $tie->field === 'stepIds' ? $plan->referring($tie, $step->id) : [] as $output) {
-                if ($output instanceof Output && $output->kind->hasSteps()) {
-                    return $output;
-                }
-            }
-        }
+        $output = Holder::of($plan, $step, 'stepIds');
 
-        return null;
+        return $output?->kind->hasSteps() === true ? $output : null;
     }
 }

@@ -16,7 +16,6 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
-use Rundfunk\Routes\HeardTogether;
 use Rundfunk\Routes\Paths;
 use Rundfunk\Routes\RouteNames;
 use Rundfunk\Shape\Values;
@@ -219,16 +218,7 @@ final class Tabulation
             return null;
         }
 
-        return new Tell($this->links[$hop->fromId], $this->receiver($hop), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
-    }
-
-    /** Whom a message is sent to: where several hear it, the first of them stands for all, so that it goes out once. */
-    private function receiver(Hop $hop): int
-    {
-        $to = $this->plan->endpoint($hop->toId);
-        $hearers = $this->knowledge->media->offering(HeardTogether::class, $this->plan->link($hop->linkId)->medium)?->hearers($this->plan, $to) ?? [$to];
-
-        return EndNumber::of($this->plan, $hearers[0]);
+        return new Tell($this->links[$hop->fromId], EndNumber::addressed($this->plan, $hop, $this->knowledge->media), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
     }
 
     /** The value that the plan says; null where its source does. */
@@ -318,7 +308,7 @@ final class Tabulation
 
             return;
         }
-        $pass = new Pass($this->links[$next->fromId], $this->receiver($next), $code);
+        $pass = new Pass($this->links[$next->fromId], EndNumber::addressed($this->plan, $next, $this->knowledge->media), $code);
         $heard['passes']["{$pass->link} {$pass->to} {$pass->code}"] ??= $pass;
     }
 
@@ -331,7 +321,7 @@ final class Tabulation
                 $route = $this->plan->route($hop->routeId);
                 $code = $this->paths->holds($route) ? $this->numbers->told($hop) : null;
                 if ($code !== null) {
-                    $said = new Said($this->links[$endpoint->id], $this->receiver($hop), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
+                    $said = new Said($this->links[$endpoint->id], EndNumber::addressed($this->plan, $hop, $this->knowledge->media), $code, $this->numbers->words($hop), RouteNames::of($this->plan, $route).', '.RouteNames::asks($route));
                     $told["{$said->link} {$said->to} {$said->code}"] ??= $said;
                 }
             }
@@ -395,22 +385,19 @@ final class Tabulation
     private function reports(): array
     {
         $reports = [];
-        foreach ($this->plan->controlsOf($this->node) as $control) {
-            if ($control->kind !== ControlKind::State) {
-                continue;
-            }
-            $output = Answers::of($this->plan, $control);
-            if ($output === null || ! isset($this->outputs[$output->id])) {
-                $this->leftOut[] = "{$control->name}: it is the state of no output here.";
-
-                continue;
-            }
+        $told = Answers::toldBy($this->plan, $this->node);
+        foreach ($told as $control) {
             $contact = $this->contacts[$control->measuredId ?? ''] ?? null;
             $gauge = $this->gauges[$control->measuredId ?? ''] ?? null;
             if ($control->measuredId !== null && $contact === null && $gauge === null) {
                 $this->leftOut[] = "{$control->name}: nothing here senses it, so it says what the output was told.";
             }
-            $reports[] = new Report($control->name, $this->outputs[$output->id], $contact, $gauge, Answers::everyMs($control), (new Values($control->settings))->flag('always'), $this->does($control));
+            $reports[] = new Report($control->name, $this->outputs[Answers::of($this->plan, $control)->id ?? ''], $contact, $gauge, Answers::everyMs($control), (new Values($control->settings))->flag('always'), $this->does($control));
+        }
+        foreach ($this->plan->controlsOf($this->node) as $control) {
+            if ($control->kind === ControlKind::State && ! in_array($control, $told, true)) {
+                $this->leftOut[] = "{$control->name}: it is the state of no output here.";
+            }
         }
 
         return $reports;
@@ -437,7 +424,7 @@ final class Tabulation
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }
-            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), ($output->settings['whenUnknown'] ?? 'blink') === 'blink' && $output->kind === OutputKind::Lamp);
+            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown());
         }
 
         return $driven;

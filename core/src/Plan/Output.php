@@ -120,6 +120,12 @@ final readonly class Output implements Thing
         return is_int($set) ? $set : 0;
     }
 
+    /** A lamp that shows a state blinks while nobody knows it; what can hurt is put to nothing that was not asked. */
+    public function blinksWhenUnknown(): bool
+    {
+        return $this->kind === OutputKind::Lamp && ! $this->isDangerous() && ($this->settings['whenUnknown'] ?? 'blink') === 'blink';
+    }
+
     /** Working it unasked can hurt. */
     public function isDangerous(): bool
     {

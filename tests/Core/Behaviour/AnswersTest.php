@@ -9,6 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Behaviour\AnswerRehearsal;
 use Rundfunk\Behaviour\Gauge;
 use Rundfunk\Behaviour\Schools;
+use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
@@ -150,6 +151,29 @@ final class AnswersTest extends CoreTestCase
             $played = AnswerRehearsal::of($plan, array_values(array_filter($plan->controls(), static fn (Control $control): bool => $control->name === 'Pump is'))[0], self::knowledge());
             self::assertSame([1, null], array_column(array_slice($played->shown ?? [], -2), 'value'), $measured);
         }
+    }
+
+    /** Two states of one name, and messages of one code to others: the one that is asked for is the one that is played. */
+    public function test_a_rehearsal_plays_its_own_state_and_no_other(): void
+    {
+        $plan = self::pairOf(['everyS' => 10])
+            ->output('fan', 'far', 'Fan')->output('shown', 'hand', 'Fan shown', OutputKind::Display)->state('fan', 'fan-is', 'Pump is', null, ['everyS' => 40])->route('fan-is', Action::Follow, 'shown')
+            ->node('hall', 'Hall', NodeKind::Controller, null, '8bit-5v-20io')->module('hall-radio', 'hall', 'packet-radio-plain', 'Radio')->join('air', 'hall', Role::Receives, 'hall-radio')
+            ->output('hall-lamp', 'hall', 'Hall lamp', OutputKind::Lamp)->route('pump-is', Action::Follow, 'hall-lamp')->assigned();
+        [$pump, $fan] = array_values(array_filter($plan->controls(), static fn (Control $control): bool => $control->kind === ControlKind::State));
+        // Told at the start and at the change and once more before it is lost; lost ones until three and a half intervals are over, and one more.
+        $of = static fn (Control $state): array => array_map(static fn (array $one): int => $one['atMs'], array_values(array_filter(AnswerRehearsal::of($plan, $state, self::knowledge())->told ?? [], static fn (array $one): bool => ! $one['lost'])));
+        self::assertSame([[0, 5_000, 15_000], [0, 20_000, 60_000]], [$of($pump), $of($fan)]);
+    }
+
+    public function test_what_can_hurt_never_blinks_because_nobody_knows(): void
+    {
+        $plan = self::pairOf()->output('heat', 'hand', 'Heat lamp', OutputKind::Lamp, more: ['hazards' => ['heat']])->route('pump-is', Action::Follow, 'heat')->assigned();
+        $blinks = [];
+        foreach (Tabulation::of($plan, $plan->nodes()[0], self::knowledge())->outputs as $output) {
+            $blinks[$output->name] = $output->blinks;
+        }
+        self::assertSame(['Lamp' => true, 'Heat lamp' => false], $blinks);
     }
 
     public function test_to_be_answered_costs_the_way_back(): void
