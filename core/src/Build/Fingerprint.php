@@ -19,8 +19,8 @@ use Rundfunk\Text\UniqueNames;
  */
 final readonly class Fingerprint
 {
-    /** Of the tables, what is only said to people, and by which number the others go: that is their link's. */
-    private const LEFT_OUT = ['name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true, 'own' => true, 'to' => true, 'from' => true];
+    /** Of the tables, their form, what is only said to people, and by which number the others go: that is their link's. */
+    private const LEFT_OUT = ['form' => true, 'name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true, 'own' => true, 'to' => true, 'from' => true];
 
     public static function ofLink(Plan $plan, Link $link, Knowledge $knowledge): string
     {
@@ -29,7 +29,7 @@ final readonly class Fingerprint
         $ends = [];
         foreach ($plan->endpointsOn($link) as $place => $end) {
             $places[$end->id] = $place;
-            $ends[] = [$end->role->value, $end->settings, array_map(static fn (Address $address): array => [$address->pipe, $address->value], $plan->addressesOf($end))];
+            $ends[] = [$end->role->value, self::stated($end->settings), array_map(static fn (Address $address): array => [$address->pipe, $address->value], $plan->addressesOf($end))];
         }
         $hops = [];
         foreach ($plan->hopsOver($link) as $hop) {
@@ -37,7 +37,7 @@ final readonly class Fingerprint
             $hops[] = [$places[$hop->fromId] ?? -1, $places[$hop->toId] ?? -1, $numbers->heard($hop), $numbers->words($hop), $route->action->value, $route->pulseMs, $route->value];
         }
 
-        return self::digits([$link->medium, $link->settings, $ends, $hops]);
+        return self::digits([$link->medium, self::stated($link->settings), $ends, $hops]);
     }
 
     public static function ofNode(Plan $plan, Node $node, Knowledge $knowledge): string
@@ -52,9 +52,26 @@ final readonly class Fingerprint
         return self::digits([$node->board, $pins, self::bare($tables)]);
     }
 
-    private static function bare(mixed $tables): mixed
+    /** Tables, with what does not count left out, and what is off or empty: so a later build, which knows more of both, says the same of what was flashed before. */
+    public static function bare(mixed $tables): mixed
     {
-        return is_array($tables) ? array_map(self::bare(...), array_is_list($tables) ? $tables : array_diff_key($tables, self::LEFT_OUT)) : $tables;
+        if (! is_array($tables)) {
+            return $tables;
+        }
+        $bare = array_map(self::bare(...), array_is_list($tables) ? $tables : array_diff_key($tables, self::LEFT_OUT));
+
+        return array_is_list($tables) ? $bare : self::stated($bare);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<array-key, T>  $values
+     * @return array<array-key, T>
+     */
+    private static function stated(array $values): array
+    {
+        return array_filter($values, static fn (mixed $value): bool => ! in_array($value, [null, false, 0, 0.0, '', []], true));
     }
 
     private static function digits(mixed $what): string

@@ -105,6 +105,19 @@ final class FlashedTest extends CoreTestCase
         return $flashing;
     }
 
+    /** A later build brings new settings, off at first, and new tables, empty at first: boards that were flashed before must not be flashed again for that. */
+    public function test_what_is_off_or_empty_is_not_in_a_fingerprint(): void
+    {
+        $plan = self::linden();
+        $link = array_values(array_filter($plan->links(), static fn (Link $one): bool => $one->name === 'Handsets'))[0];
+        self::assertFalse($link->settings['proven']);
+        $before = new Link($link->id, $link->name, $link->medium, array_diff_key($link->settings, ['proven' => true]));
+        self::assertSame(Fingerprint::ofLink($plan, $before, self::knowledge()), Fingerprint::ofLink($plan, $link, self::knowledge()));
+        $now = new Link($link->id, $link->name, $link->medium, [...$link->settings, 'proven' => true]);
+        self::assertNotSame(Fingerprint::ofLink($plan, $now, self::knowledge()), Fingerprint::ofLink($plan, $link, self::knowledge()));
+        self::assertSame(['a' => 1, 'list' => [0, ['b' => 2]]], Fingerprint::bare(['form' => 7, 'a' => 1, 'none' => null, 'off' => false, 'nought' => 0, 'empty' => [], 'list' => [0, ['b' => 2, 'c' => false]]]));
+    }
+
     public function test_a_fingerprint_is_eight_digits_and_follows_from_the_plan_alone(): void
     {
         $plan = self::linden();
