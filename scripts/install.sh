@@ -29,6 +29,7 @@ needs_packages() {
         command -v fzn-gecode >/dev/null || missing+=(flatzinc)
         command -v units >/dev/null || missing+=(units)
         [[ -x /usr/bin/python3 ]] || missing+=(python3)
+        /usr/bin/python3 -c 'import crccheck' 2>/dev/null || missing+=(python3-crccheck)
     fi
     printf '%s\n' "${missing[@]}"
 }

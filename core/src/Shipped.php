@@ -29,6 +29,7 @@ use Rundfunk\Medium\Ip\Ip;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
 use Rundfunk\Medium\Media;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
+use Rundfunk\Medium\Serial\Serial;
 use Rundfunk\Pins\Rule\AbilityMissing;
 use Rundfunk\Pins\Rule\BusPinsMissing;
 use Rundfunk\Pins\Rule\BusSplit;
@@ -144,6 +145,7 @@ final class Shipped
             new KeyedRadio,
             new Cellular,
             new Ip,
+            new Serial,
         ));
     }
 

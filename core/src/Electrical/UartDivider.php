@@ -21,10 +21,14 @@ final readonly class UartDivider
     }
 
     /** @param  int  $samples  16 at normal speed, 8 at double */
-    public static function at(float $clockMhz, int $baud, int $samples): float
+    public static function at(float $clockMhz, float $baud, int $samples): float
     {
-        $divisor = max(1, (int) round($clockMhz * 1e6 / ($samples * $baud)));
+        return $clockMhz * 1e6 / ($samples * self::divisor($clockMhz, $baud, $samples)) / $baud - 1;
+    }
 
-        return $clockMhz * 1e6 / ($samples * $divisor) / $baud - 1;
+    /** @param  int  $samples  16 at normal speed, 8 at double */
+    public static function divisor(float $clockMhz, float $baud, int $samples): int
+    {
+        return max(1, (int) round($clockMhz * 1e6 / ($samples * $baud)));
     }
 }

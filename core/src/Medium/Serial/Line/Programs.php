@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial\Line;
+
+use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Medium\Serial\SerialLine;
+use Rundfunk\Medium\Serial\Topology;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+
+/** What the program of an end does on its line, from the plan: the twin of the C in its header. */
+final readonly class Programs
+{
+    /** @return LineEnd|null null while its line has no ids yet, one id twice, or nobody who asks */
+    public static function of(Plan $plan, Endpoint $endpoint): ?LineEnd
+    {
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if (! $line->isComplete()) {
+            return null;
+        }
+        $own = SerialEnd::of($endpoint);
+        $rests = [];
+        foreach ($line->ends as $end) {
+            if ($end->id !== $endpoint->id) {
+                $rests[(int) SerialEnd::of($end)->station] = SerialEnd::of($end)->restMs;
+            }
+        }
+
+        return match (true) {
+            $line->settings->topology !== Topology::Polled => new Telling($line->settings, (int) $own->station, $rests, $line->programTimeoutMs()),
+            $line->asker()?->id === $endpoint->id => new Asking($line->settings, (int) $own->station, $rests, $line->programTimeoutMs(), $line->frameMs()),
+            default => new Answering($line->settings, (int) $own->station),
+        };
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Figures;
+use Rundfunk\Medium\Serial\SerialLine;
+use Rundfunk\Medium\Serial\SerialPairs;
+use Rundfunk\Medium\Serial\SerialWire;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+
+/** A node that is off is fed by the line of one that is on. */
+#[Finds('serial-back-feed', WorkStep::PinsAndPower)]
+final readonly class BackFeed implements LinkRule
+{
+    /** Common practice. */
+    private const OHM = 1_000.0;
+
+    public function check(Link $link, Look $look): iterable
+    {
+        $line = SerialLine::of($look->plan, $link);
+        foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
+            $wire = SerialWire::on($line, $speaker, $listener, $look);
+            $module = $listener->module;
+            if ($wire === null || $wire->isHeldBack() || $module === null) {
+                continue;
+            }
+            $part = new Part($look->plan->newId('part', $module->id, 'RXD', PartKind::SeriesResistor->value), $module->id, 'RXD', PartKind::SeriesResistor, self::OHM);
+            yield Finding::advice(
+                "{$speaker->node->name} feeds {$listener->node->name} through its serial line while that is off",
+                $listener->at(),
+                'A serial line is high while nobody speaks, and the input of a dead board passes that on to its supply: it half lives, and does not start when its own supply comes.',
+                'A resistor in the wire holds the current back.',
+                new Fix('Put '.Figures::ohms(self::OHM).' in it', Operation::add($part)),
+                numbers: ['ohms' => self::OHM],
+                about: [$speaker->endpoint->id, $listener->endpoint->id],
+            );
+            // One resistor where it hears is enough for all that speak to it.
+        }
+    }
+}

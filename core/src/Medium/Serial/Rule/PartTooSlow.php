@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial\Rule;
+
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Serial\SerialSettings;
+
+/** A rate beyond what the part between passes. */
+#[Finds('serial-part-too-slow', WorkStep::Links)]
+final readonly class PartTooSlow implements EndRule
+{
+    public function check(End $end, Look $look): iterable
+    {
+        $most = $end->class->figures['baudMost'] ?? null;
+        $baud = SerialSettings::of($end->link)->baud;
+        if (! is_int($most) || $baud <= $most) {
+            return;
+        }
+        yield Finding::fault(
+            "{$end->module?->name} of {$end->node->name} passes {$most} baud, {$end->link->name} runs at {$baud}",
+            $end->at('moduleId'),
+            'Its edges are slower than a bit is long.',
+            'A lower rate, or another part.',
+            Fix::settings('Set 115200 baud', $end->link, ['baud' => min(115_200, $most), 'timeoutMs' => null]),
+            numbers: ['baud' => $baud, 'most' => $most],
+        );
+    }
+}

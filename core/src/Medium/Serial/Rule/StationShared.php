@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Spot;
+
+/** Two nodes of one id: both answer. */
+#[Finds('serial-id-shared', WorkStep::Links)]
+final readonly class StationShared implements LinkRule
+{
+    public function check(Link $link, Look $look): iterable
+    {
+        $byId = [];
+        foreach ($look->plan->endpointsOn($link) as $end) {
+            $id = SerialEnd::of($end)->station;
+            if ($id === null) {
+                continue;
+            }
+            $other = $byId[$id] ?? null;
+            $byId[$id] ??= $end;
+            if ($other !== null) {
+                $name = $look->plan->node($end->nodeId)->name;
+                yield Finding::fault(
+                    "{$look->plan->node($other->nodeId)->name} and {$name} are both id {$id}",
+                    Spot::of($end, "{$name} on {$link->name}", 'station'),
+                    'Both do what one is told, and both answer at once: the answers garble each other.',
+                    'Give each its own.',
+                    Fix::change("Clear the id of {$name}, for Assign to choose", $end, ['settings' => ['station' => null], 'pinned' => array_values(array_diff($end->pinned, ['station']))]),
+                    numbers: ['id' => $id],
+                    about: [$other->id, $end->id],
+                );
+            }
+        }
+    }
+}

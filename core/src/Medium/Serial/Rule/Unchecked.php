@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial\Rule;
+
+use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
+use Rundfunk\Check\HopRule;
+use Rundfunk\Check\Leg;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\Severity;
+use Rundfunk\Check\WorkStep;
+use Rundfunk\Frame\Checksum;
+use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Plan\Hazard;
+use Rundfunk\Plan\Spot;
+
+/** What can hurt is worked by frames that a click on the line can make. */
+#[Finds('serial-unchecked', WorkStep::Links)]
+final readonly class Unchecked implements HopRule
+{
+    public function check(Leg $leg, Look $look): iterable
+    {
+        $check = SerialSettings::of($leg->link)->check;
+        if ($check->isCrc() || ($leg->output->hazards === [] && $check !== Checksum::None)) {
+            return;
+        }
+        $hazard = Hazard::tryFrom($leg->output->hazards[0] ?? '');
+        yield Finding::of(
+            $hazard === null ? Severity::Warning : Severity::Danger,
+            ($check === Checksum::None ? 'Nothing says whether what works ' : 'A mere sum says whether what works ').$leg->output->name.' came whole',
+            Spot::of($leg->link, $leg->link->name, 'check'),
+            'A motor that starts beside the cable changes bits.'.($check === Checksum::None ? ' Any byte is then believed as it comes.' : ' Two errors that cancel out pass.').($hazard === null ? '' : " {$hazard->caution()}"),
+            'A CRC of 16 bits: one wrong frame in 65,536 passes, and none with fewer than three wrong bits.',
+            Fix::settings('Check with CRC-16/MODBUS', $leg->link, ['check' => Checksum::Crc16Modbus->value, 'timeoutMs' => null]),
+            numbers: ['check' => $check->value],
+            about: [$leg->link->id, $leg->output->id],
+        );
+    }
+}

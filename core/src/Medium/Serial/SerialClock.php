@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial;
+
+use Rundfunk\Catalogue\Board;
+use Rundfunk\Electrical\UartDivider;
+
+/** How far a board's serial port is off its rate. */
+final readonly class SerialClock
+{
+    /** A ceramic resonator, as most 8-bit boards have. Common practice; a crystal is a hundred times better. */
+    private const RESONATOR_PERCENT = 0.5;
+
+    /** @return float signed, percent */
+    public static function errorPercent(?Board $board, int $baud): float
+    {
+        // The others make any rate from a fast clock.
+        return self::divides($board) && $board !== null ? 100 * UartDivider::error($board->clockMhz, $baud) : 0.0;
+    }
+
+    public static function tolerancePercent(?Board $board): float
+    {
+        return self::divides($board) ? self::RESONATOR_PERCENT : 0.0;
+    }
+
+    private static function divides(?Board $board): bool
+    {
+        return $board !== null && $board->logicV > 4.0;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial;
+
+use Rundfunk\Behaviour\EndNumber;
+use Rundfunk\Behaviour\MessageNumbers;
+use Rundfunk\Behaviour\WritesMessages;
+use Rundfunk\Medium\Serial\Line\CAnswering;
+use Rundfunk\Medium\Serial\Line\CAsking;
+use Rundfunk\Medium\Serial\Line\CStream;
+use Rundfunk\Medium\Serial\Line\CTelling;
+use Rundfunk\Plan\Deliberate;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Text\CNames;
+
+/** Frames as messages and back, and who speaks when: the whole of one end of a line, but for the bytes themselves. */
+final readonly class SerialMessages implements WritesMessages
+{
+    public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
+    {
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        $own = SerialEnd::of($endpoint);
+        $others = array_values(array_filter($line->ends, static fn (Endpoint $end): bool => $end->id !== $endpoint->id));
+        if (! $line->isComplete() || $others === []) {
+            return ['/* '.CNames::comment($plan->link($endpoint->linkId)->name).': the nodes on it have no ids yet, or nobody asks. */', ''];
+        }
+        $rests = array_map(static fn (Endpoint $end): int => SerialEnd::of($end)->restMs, $others);
+        $parts = match (true) {
+            $line->settings->topology !== Topology::Polled => [CTelling::STATE, CTelling::DOES],
+            $own->asks => [CAsking::STATE, CAsking::DOES],
+            default => [CAnswering::STATE, CAnswering::DOES],
+        };
+        $text = implode("\n", [
+            CStream::TEXT,
+            self::idOf($plan, $line),
+            self::nodeOf($plan, $line),
+            self::others($others),
+            self::rests($rests),
+            ...$parts,
+        ]);
+
+        $checkBytes = $line->settings->check->bytes();
+        $named = strtr($text, [
+            '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
+            '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",
+            '{unchecked}' => $checkBytes === 0 ? '' : "\n    frame->check = 0;",
+            '{seal}' => $checkBytes === 0 ? '' : "\n    frame->check = {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes});\n    {l}_frame_encode(frame, bytes);",
+        ]);
+
+        return explode("\n", strtr($named, [
+            '{l}' => strtolower($prefix), '{L}' => $prefix, '{name}' => CNames::comment($plan->link($endpoint->linkId)->name), '{link}' => (string) $link,
+            '{others}' => (string) count($others),
+        ]));
+    }
+
+    /** Nodes that are told together go by the id that everybody hears. */
+    private static function idOf(Plan $plan, SerialLine $line): string
+    {
+        $cases = array_map(static fn (Endpoint $end): string => '    case '.EndNumber::of($plan, $end).': return '.($end->means(Deliberate::Broadcast) ? SerialEnd::EVERYBODY : SerialEnd::of($end)->station).';', $line->ends);
+
+        return implode("\n", ['static inline uint8_t {l}_id_of(uint8_t node)', '{', '    switch (node) {', ...$cases, '    default: return 0;', '    }', '}', '']);
+    }
+
+    private static function nodeOf(Plan $plan, SerialLine $line): string
+    {
+        $cases = array_map(static fn (Endpoint $end): string => '    case '.SerialEnd::of($end)->station.': return '.EndNumber::of($plan, $end).';', $line->ends);
+
+        return implode("\n", ['static inline uint8_t {l}_node_of(uint8_t id)', '{', '    switch (id) {', ...$cases, '    default: return 0;', '    }', '}', '']);
+    }
+
+    /** @param  non-empty-list<Endpoint>  $others */
+    private static function others(array $others): string
+    {
+        $cases = array_map(static fn (int $at, Endpoint $end): string => "    case {$at}: return ".SerialEnd::of($end)->station.';', array_keys($others), $others);
+
+        return implode("\n", ['#define {L}_OTHERS {others}', 'static inline uint8_t {l}_other(uint8_t at)', '{', '    switch (at) {', ...$cases, '    default: return 0;', '    }', '}', '']);
+    }
+
+    /** @param  list<int>  $rests */
+    private static function rests(array $rests): string
+    {
+        $cases = [];
+        foreach ($rests as $at => $restMs) {
+            if ($restMs > 0) {
+                $cases[] = "    case {$at}: return {$restMs}UL;";
+            }
+        }
+
+        return implode("\n", ['/* How long what it is told takes to be done: the same is not told again before. */', 'static inline uint32_t {l}_takes_ms(uint8_t at)', '{', '    switch (at) {', ...$cases, '    default: return 0;', '    }', '}', '']);
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Serial;
+
+use Rundfunk\Frame\FrameField;
+use Rundfunk\Knowledge;
+use Rundfunk\Medium\Serial\Shown\SerialEndFigures;
+use Rundfunk\Medium\Serial\Shown\SerialField;
+use Rundfunk\Medium\Serial\Shown\SerialFigures;
+use Rundfunk\Medium\Serial\Shown\SerialStroke;
+use Rundfunk\Medium\Serial\Shown\SerialStrokeKind;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
+use Rundfunk\View\DrawsPanel;
+
+/** The figures of the ladder: who speaks when, and how long it takes. */
+final readonly class SerialPanel implements DrawsPanel
+{
+    public function shape(): string
+    {
+        return SerialFigures::class;
+    }
+
+    public function panel(Plan $plan, Link $link, Knowledge $knowledge): SerialFigures
+    {
+        $line = SerialLine::of($plan, $link);
+        $settings = $line->settings;
+        $knowledge = $knowledge->of($plan);
+        $layout = SerialFrame::layout($settings);
+        [$columns, $strokes] = self::ladder($plan, $line);
+        $cycleNs = match (true) {
+            $settings->topology === Topology::Ring => $line->roundNs(),
+            $settings->topology === Topology::Pair => $line->exchangeNs(),
+            default => $line->cycleNs(),
+        };
+        $isKnown = count($line->ends) > 1 && ($settings->topology !== Topology::Polled || $line->asker() !== null);
+
+        return new SerialFigures(
+            $settings->format(),
+            round(1e6 / $settings->baud, 3),
+            $layout->lengthBytes,
+            round($settings->frameNs() / 1e6, 3),
+            array_map(static fn (FrameField $field): SerialField => new SerialField($field->name, $field->size->bytes(), $field->doc), $layout->fields),
+            $settings->check->value,
+            round($settings->levels->reachM($settings->baud), 1),
+            $settings->lengthM,
+            $isKnown ? round($cycleNs / 1e6, 3) : null,
+            $isKnown && $settings->topology === Topology::Polled ? round(($cycleNs - $line->exchangeNs() + $line->missedNs()) / 1e6, 3) : null,
+            $strokes === [] ? 0.0 : max(array_map(static fn (SerialStroke $stroke): float => $stroke->toMs, $strokes)),
+            $columns,
+            $strokes,
+            array_map(static fn (int $place, Endpoint $end): SerialEndFigures => self::end($plan, $link, $end, $place, count($line->ends), $knowledge), array_keys($line->ends), $line->ends),
+        );
+    }
+
+    /** @return array{list<string>, list<SerialStroke>} */
+    private static function ladder(Plan $plan, SerialLine $line): array
+    {
+        $asker = $line->asker();
+        $ends = match (true) {
+            $line->settings->topology === Topology::Polled => $asker === null ? [] : [$asker, ...$line->boxes()],
+            $line->settings->topology === Topology::Ring && $line->ends !== [] => [...$line->ends, $line->ends[0]],
+            default => $line->ends,
+        };
+        $columns = array_map(static fn (Endpoint $end): string => $plan->node($end->nodeId)->name, $ends);
+        $ids = array_map(static fn (Endpoint $end): ?int => SerialEnd::of($end)->station, $ends);
+        if (count($ends) < 2) {
+            return [$columns, []];
+        }
+        $frameNs = $line->settings->frameNs();
+        $turnNs = $line->settings->turnMs * 1_000_000;
+        $gapNs = $line->settings->gapMs * 1_000_000;
+        $strokes = [];
+        $atNs = 0;
+        $put = static function (SerialStrokeKind $kind, int $from, int $to, int $lastsNs, string $label) use (&$strokes, &$atNs): void {
+            if ($lastsNs > 0) {
+                $strokes[] = new SerialStroke($kind, $from, $to, round($atNs / 1e6, 3), round(($atNs + $lastsNs) / 1e6, 3), $label);
+                $atNs += $lastsNs;
+            }
+        };
+        if ($line->settings->topology === Topology::Ring) {
+            for ($column = 0; $column < count($ends) - 1; $column++) {
+                $put(SerialStrokeKind::Frame, $column, $column + 1, $frameNs, $column === 0 ? 'frame' : 'handed on');
+                $put(SerialStrokeKind::Rest, $column + 1, $column + 1, $turnNs, 'turn');
+            }
+
+            return [$columns, $strokes];
+        }
+        for ($column = 1; $column < count($ends); $column++) {
+            $put(SerialStrokeKind::Question, 0, $column, $frameNs, $line->settings->topology === Topology::Pair ? 'message' : 'asks '.($ids[$column] ?? '?'));
+            $put(SerialStrokeKind::Rest, $column, $column, $turnNs, 'turn');
+            $put(SerialStrokeKind::Answer, $column, 0, $frameNs, 'answer');
+            $put(SerialStrokeKind::Rest, 0, 0, $gapNs, 'rest');
+        }
+
+        return [$columns, $strokes];
+    }
+
+    private static function end(Plan $plan, Link $link, Endpoint $end, int $place, int $count, Knowledge $knowledge): SerialEndFigures
+    {
+        $disagrees = [];
+        foreach (SerialSettings::SHARED as $setting) {
+            $own = $end->settings[$setting] ?? null;
+            if ($own !== null && $own !== $link->settings[$setting]) {
+                $disagrees[] = SerialSettings::words($setting, $own);
+            }
+        }
+        $board = $knowledge->catalogue->boardOf($plan->node($end->nodeId));
+
+        return new SerialEndFigures(
+            $end->id,
+            $board === null ? null : round(SerialClock::errorPercent($board, SerialSettings::of($link)->baud), 2),
+            $disagrees, $place + 1, $place === 0 || $place === $count - 1,
+        );
+    }
+}

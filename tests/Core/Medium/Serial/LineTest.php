@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Medium\Serial;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Frame\Checksum;
+use Rundfunk\Medium\Serial\Levels;
+use Rundfunk\Medium\Serial\Line\Answering;
+use Rundfunk\Medium\Serial\Line\Asking;
+use Rundfunk\Medium\Serial\Line\LineEnd;
+use Rundfunk\Medium\Serial\Line\LineMessage;
+use Rundfunk\Medium\Serial\Line\Telling;
+use Rundfunk\Medium\Serial\Parity;
+use Rundfunk\Medium\Serial\Returning;
+use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Topology;
+use Tests\Core\CoreTestCase;
+
+/** The laws of a line: what is told is heard once, in its order, whatever the cable does to the bytes. */
+final class LineTest extends CoreTestCase
+{
+    public static function settings(Topology $topology, int $missedMost = 20, Checksum $check = Checksum::Crc32): SerialSettings
+    {
+        return new SerialSettings(Levels::Rs485, $topology, 38_400, Parity::None, 1, $check, Returning::Joined, 1, 1, 10, $missedMost, null);
+    }
+
+    /** @return array{list<LineEnd>, string} */
+    private static function bus(int $boxes, int $missedMost = 20): array
+    {
+        $settings = self::settings(Topology::Polled, $missedMost);
+        $ids = range(2, $boxes + 1);
+
+        return [[new Asking($settings, 1, array_fill_keys($ids, 0), 12, 3), ...array_map(static fn (int $id): Answering => new Answering($settings, $id), $ids)], 'bus'];
+    }
+
+    /** @return array{list<LineEnd>, string} */
+    private static function ring(int $count, int $missedMost = 20): array
+    {
+        $settings = self::settings($count === 2 ? Topology::Pair : Topology::Ring, $missedMost);
+        $ids = range(1, $count);
+
+        return [array_map(static fn (int $id): Telling => new Telling($settings, $id, array_fill_keys(array_diff($ids, [$id]), 0), 30), $ids), 'ring'];
+    }
+
+    /** @return iterable<string, array{string, int, float}> form, ends, share of harmed bytes */
+    public static function cables(): iterable
+    {
+        foreach (['bus' => [2, 3, 5], 'ring' => [2, 3, 5]] as $form => $counts) {
+            foreach ($counts as $count) {
+                foreach ([0.0, 0.005, 0.02] as $harm) {
+                    yield "{$form} of {$count}, ".(100 * $harm).' % harmed' => [$form, $count, $harm];
+                }
+            }
+        }
+    }
+
+    #[DataProvider('cables')]
+    public function test_what_is_told_is_heard_once_and_in_its_order(string $form, int $count, float $harm): void
+    {
+        foreach ([1, 2] as $seed) {
+            [$ends, $shape] = $form === 'bus' ? self::bus($count - 1) : self::ring($count);
+            $wires = new Wires($ends, $shape, $harm, $seed);
+            $wires->run(60, 5);
+            $told = [];
+            for ($number = 1; $number <= 60; $number++) {
+                $from = ($number + $seed) % $count;
+                $to = ($from + 1 + $number % ($count - 1)) % $count;
+                $message = new LineMessage($to + 1, $number, 1_000 * $seed - $number);
+                if ($ends[$from]->tell($message, $wires->nowMs())) {
+                    $told["{$from} {$to}"][] = [$from + 1, $number, $message->argument];
+                }
+                $wires->run(12, 5);
+            }
+            $wires->heal();
+            $wires->run(250, 5);
+            $heard = [];
+            foreach ($wires->heard as [$to, , $message]) {
+                $heard[($message->id - 1)." {$to}"][] = [$message->id, $message->code, $message->argument];
+            }
+            ksort($told);
+            ksort($heard);
+            self::assertGreaterThan(40, count(array_merge(...array_values($told))));
+            self::assertSame($told, $heard, "seed {$seed}");
+        }
+    }
+
+    public function test_noise_alone_is_never_a_message(): void
+    {
+        foreach ([self::bus(3), self::ring(4)] as [$ends, $shape]) {
+            $wires = new Wires($ends, $shape, 0.0, 1);
+            $wires->run(100, 5);
+            mt_srand(7);
+            for ($burst = 0; $burst < 400; $burst++) {
+                $wires->disturb(array_map(static fn (): int => mt_rand(0, 3) === 0 ? 0xA5 : mt_rand(0, 255), range(1, 40)));
+                $wires->run(3, 5);
+            }
+            self::assertSame([], $wires->heard);
+        }
+    }
+
+    public function test_a_dead_box_is_unknown_after_what_it_may_miss_and_what_waited_for_it_is_gone(): void
+    {
+        [$ends] = self::bus(2, missedMost: 3);
+        [$asker, $first] = [$ends[0], $ends[1]];
+        assert($asker instanceof Asking);
+        $wires = new Wires([$asker, $first], 'bus', 0.0, 1);
+        $wires->run(100, 5);
+        self::assertTrue($asker->knows(2));
+        self::assertFalse($asker->knows(3));
+        self::assertTrue($asker->tell(new LineMessage(3, 9, 0), $wires->nowMs()));
+        self::assertTrue($asker->tell(new LineMessage(2, 8, 0), $wires->nowMs()));
+        $wires->run(60, 5);
+        // The other is heard all the same.
+        self::assertSame([8], array_map(static fn (array $one): int => $one[2]->code, $wires->heard));
+        $revived = new Wires([$asker, $first, $ends[2]], 'bus', 0.0, 1);
+        $revived->run(200, 5);
+        self::assertTrue($asker->knows(3));
+        self::assertSame([], $revived->heard, 'What was dropped comes no more.');
+    }
+
+    public function test_a_box_that_restarts_is_begun_with_anew_and_told_nothing_twice(): void
+    {
+        $settings = self::settings(Topology::Polled);
+        $asker = new Asking($settings, 1, [2 => 0], 12, 3);
+        $wires = new Wires([$asker, new Answering($settings, 2)], 'bus', 0.0, 1);
+        $wires->run(20, 5);
+        $asker->tell(new LineMessage(2, 5, 1), $wires->nowMs());
+        $wires->run(20, 5);
+        self::assertCount(1, $wires->heard);
+        $box = new Answering($settings, 2);
+        $again = new Wires([$asker, $box], 'bus', 0.0, 1);
+        $box->tell(new LineMessage(1, 7, 2), 0);
+        $again->run(60, 5);
+        self::assertSame([[0, 7]], array_map(static fn (array $one): array => [$one[0], $one[2]->code], $again->heard));
+    }
+
+    public function test_all_hear_what_goes_to_everybody_once(): void
+    {
+        [$ends] = self::bus(3);
+        $wires = new Wires($ends, 'bus', 0.0, 1);
+        $wires->run(100, 5);
+        $ends[0]->tell(new LineMessage(0, 42, 1), $wires->nowMs());
+        $ends[1]->tell(new LineMessage(3, 43, 1), $wires->nowMs());
+        $wires->run(100, 5);
+        $heard = array_map(static fn (array $one): array => [$one[0], $one[2]->id, $one[2]->code], $wires->heard);
+        sort($heard);
+        self::assertSame([[1, 1, 42], [2, 1, 42], [2, 2, 43], [3, 1, 42]], $heard, 'And what one box has for another is handed on, in its name.');
+    }
+
+    public function test_what_takes_its_time_is_not_told_the_same_before_it_can_be_there(): void
+    {
+        $settings = self::settings(Topology::Polled);
+        $asker = new Asking($settings, 1, [2 => 1_000], 12, 3);
+        $wires = new Wires([$asker, new Answering($settings, 2)], 'bus', 0.0, 1);
+        $wires->run(20, 5);
+        foreach ([5, 5, 6, 5] as $code) {
+            self::assertTrue($asker->tell(new LineMessage(2, $code, 0), $wires->nowMs()));
+            $wires->run(20, 5);
+        }
+        self::assertSame([5, 6, 5], array_map(static fn (array $one): int => $one[2]->code, $wires->heard), 'Stop goes through, and open again after it.');
+        $wires->run(250, 5);
+        $asker->tell(new LineMessage(2, 5, 0), $wires->nowMs());
+        $wires->run(20, 5);
+        self::assertCount(4, $wires->heard);
+    }
+
+    public function test_a_dead_node_opens_the_ring(): void
+    {
+        [$ends] = self::ring(3, missedMost: 3);
+        $wires = new Wires($ends, 'ring', 0.0, 1);
+        $wires->run(60, 5);
+        // Without the second, the third hears nothing of the first: their wire goes nowhere.
+        $dead = new class implements LineEnd
+        {
+            public function byte(int $byte, int $nowMs): ?LineMessage
+            {
+                return null;
+            }
+
+            public function tell(LineMessage $message, int $nowMs): bool
+            {
+                return false;
+            }
+
+            public function step(int $nowMs): string
+            {
+                return '';
+            }
+        };
+        $open = new Wires([$ends[0], $dead, $ends[2]], 'ring', 0.0, 1);
+        $ends[0]->tell(new LineMessage(3, 9, 0), 300);
+        $ends[2]->tell(new LineMessage(1, 8, 0), 300);
+        $open->run(200, 5);
+        self::assertSame([[0, 8]], array_map(static fn (array $one): array => [$one[0], $one[2]->code], $open->heard));
+    }
+}
