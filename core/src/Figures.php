@@ -29,10 +29,10 @@ final readonly class Figures
         };
     }
 
-    /** @return string "1 key", "4 keys" */
+    /** @return string "1 key", "4 keys", "2 boxes" */
     public static function counted(int $count, string $what): string
     {
-        return "{$count} {$what}".($count === 1 ? '' : 's');
+        return "{$count} {$what}".($count === 1 ? '' : (preg_match('/(?:[sx]|ch|sh)$/', $what) === 1 ? 'es' : 's'));
     }
 
     /** @return string "548 µs", "1.10 ms", "1.24 s" */

@@ -61,6 +61,7 @@ use Rundfunk\Pins\Rule\TimerTaken;
 use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\ExpanderStep;
 use Rundfunk\Pins\Step\PinStep;
+use Rundfunk\Pins\Step\SoftwareSerialStep;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
@@ -156,7 +157,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new PinStep, new PartStep];
+        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }

@@ -12,6 +12,7 @@ use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Demo\Faulty\MasterFaults;
 use Rundfunk\Demo\Faulty\PowerFaults;
+use Rundfunk\Demo\Faulty\SerialFaults;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -37,6 +38,7 @@ final readonly class FaultyOnPurpose
         MasterFaults::add($sketch);
         BehaviourFaults::add($sketch);
         PowerFaults::add($sketch);
+        SerialFaults::add($sketch);
 
         return $sketch->plan();
     }

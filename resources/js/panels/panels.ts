@@ -6,6 +6,7 @@ import InfraredPanel from './InfraredPanel.svelte';
 import IpPanel from './IpPanel.svelte';
 import KeyedPanel from './KeyedPanel.svelte';
 import PacketPanel from './PacketPanel.svelte';
+import SerialPanel from './SerialPanel.svelte';
 
 type Panel = Schemas['LinkPanel'];
 
@@ -24,4 +25,5 @@ export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = 
     'keyed-radio': KeyedPanel,
     cellular: CellularPanel,
     ip: IpPanel,
+    serial: SerialPanel,
 };

@@ -7,7 +7,9 @@ namespace Rundfunk\Links\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
+use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Knowledge;
+use Rundfunk\Links\FitsParts;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -52,7 +54,8 @@ final readonly class AttachmentStep implements Step
     {
         $part = $knowledge->media->named($medium)->part();
         $parts = array_values(array_filter($plan->modulesOf($node), static fn (Module $module): bool => ! isset($taken[$module->id]) && $knowledge->catalogue->classOf($module)->medium === $medium));
-        $served = Served::of($ends, array_map($knowledge->catalogue->classOf(...), $parts));
+        $fitting = $knowledge->media->offering(FitsParts::class, $medium);
+        $served = Served::of($ends, array_map($knowledge->catalogue->classOf(...), $parts), static fn (Endpoint $end, ModuleClass $class): bool => $fitting?->fits($plan->link($end->linkId), $class) ?? true);
         foreach ($ends as $index => $endpoint) {
             $module = $parts[$served[$index] ?? -1] ?? null;
             if ($module === null) {

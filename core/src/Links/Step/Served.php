@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Links\Step;
 
+use Closure;
 use Rundfunk\Catalogue\ModuleClass;
 use Rundfunk\Plan\Endpoint;
 
@@ -16,19 +17,21 @@ final class Served
     /**
      * @param  list<Endpoint>  $ends
      * @param  list<ModuleClass>  $parts
+     * @param  Closure(Endpoint, ModuleClass): bool  $fits
      */
-    private function __construct(private readonly array $ends, private readonly array $parts)
+    private function __construct(private readonly array $ends, private readonly array $parts, private readonly Closure $fits)
     {
     }
 
     /**
      * @param  list<Endpoint>  $ends
      * @param  list<ModuleClass>  $parts
+     * @param  Closure(Endpoint, ModuleClass): bool  $fits  whether its link takes such a part
      * @return array<int, int> part by end
      */
-    public static function of(array $ends, array $parts): array
+    public static function of(array $ends, array $parts, Closure $fits): array
     {
-        $served = new self($ends, $parts);
+        $served = new self($ends, $parts, $fits);
         foreach (array_keys($ends) as $end) {
             $seen = [];
             $served->serve($end, $seen);
@@ -58,7 +61,7 @@ final class Served
     /** @return list<int> those that can do no more than is asked first, then in their own order */
     private function able(int $end): array
     {
-        $able = array_keys(array_filter($this->parts, fn (ModuleClass $class): bool => $class->serves($this->ends[$end]->role)));
+        $able = array_keys(array_filter($this->parts, fn (ModuleClass $class): bool => $class->serves($this->ends[$end]->role) && ($this->fits)($this->ends[$end], $class)));
         usort($able, fn (int $a, int $b): int => [$this->parts[$a]->role === null, $a] <=> [$this->parts[$b]->role === null, $b]);
 
         return $able;

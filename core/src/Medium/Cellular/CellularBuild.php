@@ -8,15 +8,21 @@ use Rundfunk\Build\DescribesEnds;
 use Rundfunk\Build\ExportsFiles;
 use Rundfunk\Build\WritesC;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\SetsBaud;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 
 /** What the builder of an end needs: constants, tables, files. */
-final readonly class CellularBuild implements DescribesEnds, ExportsFiles, WritesC
+final readonly class CellularBuild implements DescribesEnds, ExportsFiles, SetsBaud, WritesC
 {
     public function defines(Plan $plan, Endpoint $endpoint): array
     {
         return CellularHeader::defines($plan, $endpoint);
+    }
+
+    public function baud(Plan $plan, Endpoint $endpoint): int
+    {
+        return CellularEnd::of($endpoint)->baud;
     }
 
     public function cLines(Plan $plan, Endpoint $endpoint, string $prefix, Knowledge $knowledge): array

@@ -9,7 +9,7 @@ enum Returning: string
 {
     /** Their wires are simply joined: two drive against each other. */
     case Joined = 'joined';
-    /** A silicon diode at each, and a pull-up: 0.7 V are lost on every low. */
+    /** A silicon diode at each, and a pull-up: 0.7 V and more are lost on every low. */
     case Diodes = 'diodes';
     /** A Schottky diode at each, and a pull-up: 0.3 V are lost. */
     case Schottky = 'schottky';
@@ -26,12 +26,12 @@ enum Returning: string
         };
     }
 
-    /** @return float volts by which it lifts a low. Data sheets of the classes, from memory. */
+    /** @return float volts by which it lifts a low, in the cold. Data sheets of the classes, from memory. */
     public function liftsV(): float
     {
         return match ($this) {
-            self::Diodes => 0.7,
-            self::Schottky => 0.3,
+            self::Diodes => 0.75,
+            self::Schottky => 0.35,
             default => 0.0,
         };
     }

@@ -10,6 +10,7 @@ use Rundfunk\Build\FramesMessages;
 use Rundfunk\Build\WritesC;
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Knowledge;
+use Rundfunk\Pins\SetsBaud;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
@@ -17,7 +18,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
 
 /** What the builder of an end needs: constants, the check, the frame. */
-final readonly class SerialBuild implements DescribesEnds, FramesMessages, WritesC
+final readonly class SerialBuild implements DescribesEnds, FramesMessages, SetsBaud, WritesC
 {
     public function defines(Plan $plan, Endpoint $endpoint): array
     {
@@ -47,6 +48,11 @@ final readonly class SerialBuild implements DescribesEnds, FramesMessages, Write
         }
 
         return $defines;
+    }
+
+    public function baud(Plan $plan, Endpoint $endpoint): int
+    {
+        return SerialSettings::at($plan->link($endpoint->linkId), $endpoint)->baud;
     }
 
     public function layout(Link $link): FrameLayout

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial;
 
 use Rundfunk\Check\End;
 use Rundfunk\Check\Look;
-use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 
 /** Whose wire goes into whose: each speaker of a line with each that hears it. */
@@ -16,6 +15,7 @@ final readonly class SerialPairs
     public static function of(Look $look, Link $link): array
     {
         $line = SerialLine::of($look->plan, $link);
+        $asker = Askers::likely($look->plan, $line);
         $ends = array_map($look->end(...), $line->ends);
         $pairs = [];
         foreach ($ends as $at => $speaker) {
@@ -23,7 +23,7 @@ final readonly class SerialPairs
                 $joined = match ($line->settings->topology) {
                     Topology::Pair => $at !== $listening,
                     Topology::Ring => $listening === ($at + 1) % count($ends) && $at !== $listening,
-                    Topology::Polled => self::isAsker($line, $speaker->endpoint) !== self::isAsker($line, $listener->endpoint),
+                    Topology::Polled => ($speaker->endpoint->id === $asker?->id) !== ($listener->endpoint->id === $asker?->id),
                 };
                 if ($joined && $speaker->endpoint->role->sends() && $listener->endpoint->role->receives()) {
                     $pairs[] = [$speaker, $listener];
@@ -32,10 +32,5 @@ final readonly class SerialPairs
         }
 
         return $pairs;
-    }
-
-    private static function isAsker(SerialLine $line, Endpoint $end): bool
-    {
-        return $line->asker()?->id === $end->id;
     }
 }

@@ -23,7 +23,7 @@ final readonly class SerialWire
     {
         $settings = $line->settings;
         // Several share the line on which they answer.
-        $isShared = $line->asker()?->id === $listener->endpoint->id && count($line->ends) > 2;
+        $isShared = Askers::likely($look->plan, $line)?->id === $listener->endpoint->id && count($line->ends) > 2;
         $gives = $look->board($speaker->node);
         $takes = $look->board($listener->node);
         if ($settings->levels !== Levels::Logic || $gives === null || $takes === null || ! self::isPlain($speaker) || ! self::isPlain($listener)) {

@@ -7,7 +7,6 @@ namespace Tests\Core\Medium\Serial;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\BehaviourFiles;
 use Rundfunk\Build\CHeader;
-use Rundfunk\Demo\Sketch;
 use Rundfunk\Medium\Serial\Line\LineEnd;
 use Rundfunk\Medium\Serial\Line\LineMessage;
 use Rundfunk\Medium\Serial\Line\Programs;

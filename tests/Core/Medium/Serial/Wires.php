@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Medium\Serial;
 
-use Rundfunk\Medium\Serial\Line\LineEnd;
-use Rundfunk\Medium\Serial\Line\LineMessage;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Rundfunk\Medium\Serial\Line\LineEnd;
+use Rundfunk\Medium\Serial\Line\LineMessage;
 
 /** Ends of a line on a cable that loses and turns bits: a bus on which all hear all, two wires that cross, or a ring. */
 final class Wires

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
@@ -15,6 +14,7 @@ use Rundfunk\Medium\Serial\Levels;
 use Rundfunk\Medium\Serial\Returning;
 use Rundfunk\Medium\Serial\SerialLine;
 use Rundfunk\Medium\Serial\Topology;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -33,9 +33,9 @@ final readonly class AnswersCollide implements LinkRule
             Spot::of($link, $link->name, 'returning'),
             'A serial line is high while nobody speaks: each box drives it high against the one that answers, and two pins are a short circuit.',
             'A diode at each box, its cathode to the box, and a pull-up where the one that asks listens; or let each box make its pin an input while it is not asked; or RS-485, which is made for this.',
-            Fix::settings('A Schottky diode at each box', $link, ['returning' => Returning::Schottky->value]),
+            Trial::settings('A Schottky diode at each box', $look, $link, ['returning' => Returning::Schottky->value]),
             numbers: ['boxes' => count($line->ends) - 1],
             about: [$link->id],
-        )->orElse(Fix::settings('Each lets go of its pin', $link, ['returning' => Returning::LetGo->value]));
+        )->orElse(Trial::settings('Each lets go of its pin', $look, $link, ['returning' => Returning::LetGo->value]));
     }
 }

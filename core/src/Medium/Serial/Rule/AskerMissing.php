@@ -10,9 +10,9 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Serial\Askers;
 use Rundfunk\Medium\Serial\SerialEnd;
 use Rundfunk\Medium\Serial\SerialLine;
-use Rundfunk\Medium\Serial\Step\AskerStep;
 use Rundfunk\Medium\Serial\Topology;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
@@ -30,7 +30,7 @@ final readonly class AskerMissing implements LinkRule
         if ($line->settings->topology !== Topology::Polled || count($line->ends) < 2 || count($askers) === 1) {
             return;
         }
-        $chosen = AskerStep::chosen($look->plan, $line);
+        $chosen = Askers::best($look->plan, $line);
         $name = static fn (Endpoint $end): string => $look->plan->node($end->nodeId)->name;
         $fix = $chosen === null ? null : new Fix("Let {$name($chosen)} ask", ...array_map(
             static fn (Endpoint $end): Operation => Operation::change(Endpoint::kind(), $end->id, ['settings' => ['asks' => $end->id === $chosen->id]]),

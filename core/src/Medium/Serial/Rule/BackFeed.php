@@ -28,13 +28,16 @@ final readonly class BackFeed implements LinkRule
 
     public function check(Link $link, Look $look): iterable
     {
+        $said = [];
         $line = SerialLine::of($look->plan, $link);
         foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
             $wire = SerialWire::on($line, $speaker, $listener, $look);
             $module = $listener->module;
-            if ($wire === null || $wire->isHeldBack() || $module === null) {
+            // One resistor where it hears is enough for all that speak to it.
+            if ($wire === null || $wire->isHeldBack() || $module === null || isset($said[$module->id])) {
                 continue;
             }
+            $said[$module->id] = true;
             $part = new Part($look->plan->newId('part', $module->id, 'RXD', PartKind::SeriesResistor->value), $module->id, 'RXD', PartKind::SeriesResistor, self::OHM);
             yield Finding::advice(
                 "{$speaker->node->name} feeds {$listener->node->name} through its serial line while that is off",
@@ -43,9 +46,8 @@ final readonly class BackFeed implements LinkRule
                 'A resistor in the wire holds the current back.',
                 new Fix('Put '.Figures::ohms(self::OHM).' in it', Operation::add($part)),
                 numbers: ['ohms' => self::OHM],
-                about: [$speaker->endpoint->id, $listener->endpoint->id],
+                about: [$listener->endpoint->id],
             );
-            // One resistor where it hears is enough for all that speak to it.
         }
     }
 }

@@ -15,6 +15,7 @@ use Rundfunk\Electrical\BaudMismatch;
 use Rundfunk\Medium\Serial\SerialClock;
 use Rundfunk\Medium\Serial\SerialPairs;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -62,7 +63,7 @@ final readonly class ClocksApart implements LinkRule
                     $apart = max($apart, abs(SerialClock::errorPercent($from, $baud) - SerialClock::errorPercent($to, $baud)) + SerialClock::tolerancePercent($from) + SerialClock::tolerancePercent($to));
                 }
                 if ($apart < BaudMismatch::DOUBTFUL_PERCENT) {
-                    return Fix::settings("Set {$baud} baud", $link, ['baud' => $baud, 'timeoutMs' => null]);
+                    return Trial::settings("Set {$baud} baud", $look, $link, ['baud' => $baud]);
                 }
             }
         }

@@ -6,12 +6,12 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Serial\SerialLine;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -48,7 +48,7 @@ final readonly class CycleSlow implements LinkRule
             Spot::of($link, $link->name, 'baud'),
             Figures::counted(count($line->boxes()), 'box').' are asked in turn, '.Figures::duration($line->exchangeNs()).' each, and one that is dead costs '.Figures::duration($line->missedNs()).'. Beyond a quarter of a second people press again.',
             'A higher rate, less rest between exchanges, or fewer boxes on the line.',
-            $faster === null ? null : Fix::settings("Set {$faster} baud", $link, ['baud' => $faster, 'timeoutMs' => null]),
+            $faster === null ? null : Trial::settings("Set {$faster} baud", $look, $link, ['baud' => $faster]),
             numbers: ['cycle_ms' => round($line->cycleNs() / 1e6, 1), 'worst_ms' => round($worstNs / 1e6, 1)],
             about: [$link->id],
         );

@@ -12,6 +12,7 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 
 /** What must be the same at both ends is not. */
 #[Finds('serial-ends-disagree', WorkStep::Links)]
@@ -38,6 +39,6 @@ final readonly class EndsDisagree implements EndRule
             'Set it as the line is, or the line as it is.',
             Fix::settings("Set {$end->node->name} as the line: {$asked}", $end->endpoint, array_map(static fn (): null => null, $disagreeing)),
             numbers: ['settings' => array_keys($disagreeing)],
-        )->orElse(Fix::settings("Set {$end->link->name} to {$said}", $end->link, $disagreeing));
+        )->orElse(Trial::settings("Set {$end->link->name} to {$said}", $look, $end->link, $disagreeing));
     }
 }

@@ -10,10 +10,16 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Serial\Askers;
 use Rundfunk\Medium\Serial\Levels;
+use Rundfunk\Medium\Serial\Returning;
 use Rundfunk\Medium\Serial\SerialLine;
 use Rundfunk\Medium\Serial\Topology;
+use Rundfunk\Medium\Serial\Trial;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Spot;
 
 /** More nodes than such a line can have, or a ring of what makes no ring. */
@@ -26,15 +32,30 @@ final readonly class EndsUnfit implements LinkRule
         $count = count($line->ends);
         $settings = $line->settings;
         $why = match (true) {
-            $settings->topology === Topology::Pair && $count > 2 => ["{$link->name} has {$count} ends and is set for two", 'Two would speak on one wire at once.', 'Let one of them ask the others.', ['topology' => Topology::Polled->value]],
-            $settings->topology !== Topology::Ring && $settings->levels === Levels::Rs232 && $count > 2 => ["RS-232 joins two ends, and {$link->name} has {$count}", 'Its drivers hold the line at all times: two on one wire fight.', 'RS-485 is made for many.', ['levels' => Levels::Rs485->value]],
-            $settings->topology === Topology::Ring && $settings->levels === Levels::Rs485 => ["{$link->name} is a ring of RS-485", 'On one pair all hear everything at once: there is nothing to hand on. A ring of pairs wants two transceivers in each node.', 'Join them to one pair, with one that asks; or take logic levels or RS-232 from node to node.', ['topology' => Topology::Polled->value]],
+            $settings->topology !== Topology::Ring && $settings->levels === Levels::Rs232 && $count > 2 => ["RS-232 joins two ends, and {$link->name} has {$count}", 'Its drivers hold the line at all times: two on one wire fight.', 'RS-485 is made for many; RS-232 can be joined to a ring, each to the next.', null],
+            $settings->topology === Topology::Pair && $count > 2 => ["{$link->name} has {$count} ends and is set for two", 'Two would speak on one wire at once.', 'Let one of them ask the others.', self::polled($look, $link, $line)],
+            $settings->topology === Topology::Ring && $settings->levels === Levels::Rs485 => ["{$link->name} is a ring of RS-485", 'On one pair all hear everything at once: there is nothing to hand on. A ring of pairs wants two transceivers in each node.', 'Join them to one pair, with one that asks; or take logic levels or RS-232 from node to node.', self::polled($look, $link, $line)],
             default => null,
         };
         if ($why !== null) {
-            yield Finding::fault($why[0], Spot::of($link, $link->name, array_key_first($why[3])), $why[1], $why[2], Fix::settings(match (array_key_first($why[3])) {
-                'topology' => 'Let one ask the others', default => 'Set RS-485',
-            }, $link, $why[3]), numbers: ['ends' => $count], about: [$link->id]);
+            yield Finding::fault($why[0], Spot::of($link, $link->name, 'topology'), $why[1], $why[2], $why[3], numbers: ['ends' => $count], about: [$link->id]);
         }
+    }
+
+    /** All that it takes for one to ask the others. */
+    private static function polled(Look $look, Link $link, SerialLine $line): ?Fix
+    {
+        $asker = Askers::best($look->plan, $line);
+        if ($asker === null) {
+            return null;
+        }
+        $joined = $line->settings->levels === Levels::Logic && count($line->ends) > 2;
+        $settings = ['topology' => Topology::Polled->value, ...($joined ? ['returning' => Returning::LetGo->value] : [])];
+        $operations = [Operation::change(Link::kind(), $link->id, ['settings' => Trial::timed($look, $link, $settings)])];
+        foreach ($line->ends as $end) {
+            $operations[] = Operation::change(Endpoint::kind(), $end->id, ['role' => Role::Both->value, 'settings' => ['asks' => $end->id === $asker->id]]);
+        }
+
+        return Trial::offered($look, $link, new Fix("Let {$look->plan->node($asker->nodeId)->name} ask the others", ...$operations));
     }
 }

@@ -38,7 +38,8 @@ final readonly class LevelTooHigh implements LinkRule
                 'A divider before the lower board hears, or a level shifter.',
                 self::fix($look, $link, $wire),
                 numbers: ['arrives_v' => round((float) $wire->arrivesV(), 3), 'most_v' => $wire->mostV()],
-                about: [$speaker->endpoint->id, $listener->endpoint->id],
+                // The one way is another wire than the other.
+                about: [$speaker->endpoint->id, $listener->node->id],
             );
         }
     }

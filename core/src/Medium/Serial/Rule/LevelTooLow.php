@@ -38,7 +38,8 @@ final readonly class LevelTooLow implements LinkRule
                 'A level shifter between the two.',
                 self::fix($look, $link, $wire),
                 numbers: ['arrives_v' => round((float) $wire->leastArrivesV(), 3), 'wants_v' => $wire->takesV()],
-                about: [$speaker->endpoint->id, $listener->endpoint->id],
+                // The one way is another wire than the other.
+                about: [$speaker->endpoint->id, $listener->node->id],
             );
         }
     }

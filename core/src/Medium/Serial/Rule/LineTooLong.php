@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Severity;
@@ -14,6 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Serial\Levels;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -35,7 +35,7 @@ final readonly class LineTooLong implements LinkRule
             Spot::of($link, $link->name, 'lengthM'),
             $settings->levels === Levels::Logic ? 'A pin drives a long wire badly, and every motor beside it speaks as well.' : 'Edges grow round and come back from the end.',
             $slower ? 'Take a lower rate.' : 'Take RS-485 and a twisted pair: 1200 m up to 100 kbit/s.',
-            $slower ? Fix::settings('Set 9600 baud', $link, ['baud' => 9_600, 'timeoutMs' => null]) : null,
+            $slower ? Trial::settings('Set 9600 baud', $look, $link, ['baud' => 9_600]) : null,
             numbers: ['length_m' => $settings->lengthM, 'reach_m' => round($reachM, 1)],
             about: [$link->id],
         );

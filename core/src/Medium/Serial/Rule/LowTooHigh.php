@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
@@ -15,6 +14,7 @@ use Rundfunk\Medium\Serial\Returning;
 use Rundfunk\Medium\Serial\SerialLine;
 use Rundfunk\Medium\Serial\SerialPairs;
 use Rundfunk\Medium\Serial\SerialWire;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Link;
 
 /** A low is lifted so far by a diode that it is none. */
@@ -36,9 +36,10 @@ final readonly class LowTooHigh implements LinkRule
                 $listener->at(),
                 'The diode in its way lifts it.',
                 'Schottky diodes, or let each box let go of its pin.',
-                Fix::settings('Each lets go of its pin', $link, ['returning' => Returning::LetGo->value]),
+                Trial::settings('Each lets go of its pin', $look, $link, ['returning' => Returning::LetGo->value]),
                 numbers: ['arrives_v' => round((float) $wire->lowArrivesV(), 3), 'takes_v' => $wire->takesLowV()],
-                about: [$speaker->endpoint->id, $listener->endpoint->id],
+                // The one way is another wire than the other.
+                about: [$speaker->endpoint->id, $listener->node->id],
             );
         }
     }

@@ -13,6 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialSettings;
 use Rundfunk\Medium\Serial\Topology;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Role;
 
 /** A node that cannot answer, or cannot hand on. */
@@ -31,7 +32,7 @@ final readonly class OneWay implements EndRule
             $end->at('role'),
             $settings->topology === Topology::Ring ? 'In a ring each hands on what is for others.' : 'Each question is answered, so that whoever asks knows that it came; a missed answer costs all of them the time to wait for it.',
             'Let it send and receive.',
-            Fix::change('Let it do both', $end->endpoint, ['role' => Role::Both->value]),
+            Trial::offered($look, $end->link, Fix::change('Let it do both', $end->endpoint, ['role' => Role::Both->value])),
             numbers: ['role' => $end->endpoint->role->value],
         );
     }

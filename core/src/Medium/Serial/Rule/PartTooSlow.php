@@ -8,10 +8,10 @@ use Rundfunk\Check\End;
 use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 
 /** A rate beyond what the part between passes. */
 #[Finds('serial-part-too-slow', WorkStep::Links)]
@@ -29,7 +29,7 @@ final readonly class PartTooSlow implements EndRule
             $end->at('moduleId'),
             'Its edges are slower than a bit is long.',
             'A lower rate, or another part.',
-            Fix::settings('Set 115200 baud', $end->link, ['baud' => min(115_200, $most), 'timeoutMs' => null]),
+            Trial::settings('Set 115200 baud', $look, $end->link, ['baud' => min(115_200, $most)]),
             numbers: ['baud' => $baud, 'most' => $most],
         );
     }

@@ -13,6 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\Levels;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 
 /** A part whose levels are not those of the line. */
 #[Finds('serial-part-unfit', WorkStep::Links)]
@@ -30,8 +31,21 @@ final readonly class PartUnfit implements EndRule
             $end->at('moduleId'),
             $line === Levels::Rs232 || $part === Levels::Rs232 ? 'RS-232 goes to twelve volts and below zero: it ends a logic pin at once, and it is the other way up.' : 'They do not understand each other, and a pin against a driver is a short circuit.',
             'The same kind at every end.',
-            Fix::settings("Set {$end->link->name} to {$part->words()}", $end->link, ['levels' => $part->value]),
+            self::fix($look, $end, $part),
             numbers: ['part' => $part->value, 'line' => $line->value],
         );
+    }
+
+    /** The line as its parts are, where all of them are alike. */
+    private static function fix(Look $look, End $end, Levels $part): ?Fix
+    {
+        foreach ($look->plan->endpointsOn($end->link) as $other) {
+            $figures = $look->end($other)->class->figures ?? [];
+            if (isset($figures['levels']) && $figures['levels'] !== $part->value) {
+                return null;
+            }
+        }
+
+        return Trial::settings("Set {$end->link->name} to {$part->words()}", $look, $end->link, ['levels' => $part->value]);
     }
 }

@@ -14,6 +14,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Serial\IdBy;
 use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Plan\Endpoint;
 
 /** An id that is kept for something else, or that the node cannot be given. */
 #[Finds('serial-id-impossible', WorkStep::Links)]
@@ -30,8 +31,20 @@ final readonly class StationImpossible implements EndRule
             $end->at('station'),
             $at->station === SerialEnd::EVERYBODY ? 'What goes to id 0 is taken by all and answered by none.' : ($at->idBy === IdBy::Switches ? 'Its '.Figures::counted($at->switches, 'switch')." say 0 to {$at->highestId()}." : 'Ids above '.SerialEnd::HIGHEST.' are kept free, as is the custom on such lines.'),
             "Take 1 to {$at->highestId()}.",
-            Fix::change('Clear it, for Assign to choose', $end->endpoint, ['settings' => ['station' => null], 'pinned' => array_values(array_diff($end->endpoint->pinned, ['station']))]),
+            self::fix($look, $end),
             numbers: ['id' => $at->station, 'highest' => $at->highestId()],
         );
+    }
+
+    private static function fix(Look $look, End $end): ?Fix
+    {
+        $taken = array_map(static fn (Endpoint $other): ?int => SerialEnd::of($other)->station, $look->plan->endpointsOn($end->link));
+        for ($id = 1; $id <= SerialEnd::of($end->endpoint)->highestId(); $id++) {
+            if (! in_array($id, $taken, true)) {
+                return Fix::change("Make it id {$id}", $end->endpoint, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->endpoint->pinned, ['station']))]);
+            }
+        }
+
+        return null;
     }
 }

@@ -11,6 +11,7 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -23,7 +24,8 @@ final readonly class StationShared implements LinkRule
         $byId = [];
         foreach ($look->plan->endpointsOn($link) as $end) {
             $id = SerialEnd::of($end)->station;
-            if ($id === null) {
+            // One that it cannot be is said of each.
+            if ($id === null || ! SerialEnd::of($end)->canBe($id)) {
                 continue;
             }
             $other = $byId[$id] ?? null;
@@ -35,11 +37,23 @@ final readonly class StationShared implements LinkRule
                     Spot::of($end, "{$name} on {$link->name}", 'station'),
                     'Both do what one is told, and both answer at once: the answers garble each other.',
                     'Give each its own.',
-                    Fix::change("Clear the id of {$name}, for Assign to choose", $end, ['settings' => ['station' => null], 'pinned' => array_values(array_diff($end->pinned, ['station']))]),
+                    self::fix($look, $link, $end, $name),
                     numbers: ['id' => $id],
                     about: [$other->id, $end->id],
                 );
             }
         }
+    }
+
+    private static function fix(Look $look, Link $link, Endpoint $end, string $name): ?Fix
+    {
+        $taken = array_map(static fn (Endpoint $other): ?int => SerialEnd::of($other)->station, $look->plan->endpointsOn($link));
+        for ($id = 1; $id <= SerialEnd::of($end)->highestId(); $id++) {
+            if (! in_array($id, $taken, true)) {
+                return Fix::change("Make {$name} id {$id}", $end, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->pinned, ['station']))]);
+            }
+        }
+
+        return null;
     }
 }

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
@@ -14,6 +13,7 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Frame\Checksum;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Trial;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\Spot;
 
@@ -34,7 +34,7 @@ final readonly class Unchecked implements HopRule
             Spot::of($leg->link, $leg->link->name, 'check'),
             'A motor that starts beside the cable changes bits.'.($check === Checksum::None ? ' Any byte is then believed as it comes.' : ' Two errors that cancel out pass.').($hazard === null ? '' : " {$hazard->caution()}"),
             'A CRC of 16 bits: one wrong frame in 65,536 passes, and none with fewer than three wrong bits.',
-            Fix::settings('Check with CRC-16/MODBUS', $leg->link, ['check' => Checksum::Crc16Modbus->value, 'timeoutMs' => null]),
+            Trial::settings('Check with CRC-16/MODBUS', $look, $leg->link, ['check' => Checksum::Crc16Modbus->value]),
             numbers: ['check' => $check->value],
             about: [$leg->link->id, $leg->output->id],
         );

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Demo\Faulty;
+
+use Rundfunk\Demo\FedFrom;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Role;
+
+/** What can go wrong with wires: a mill of old boxes. */
+final readonly class SerialFaults
+{
+    public static function add(Sketch $sketch): void
+    {
+        $sketch->place('mill', 'Mill');
+        self::wires($sketch);
+        self::pair($sketch);
+        self::rings($sketch);
+    }
+
+    /** Three boxes at logic levels that are simply joined, of three voltages. */
+    private static function wires(Sketch $sketch): void
+    {
+        $sketch
+            // serial-asker-missing, serial-id-missing, serial-id-shared, serial-id-impossible, serial-answers-collide
+            ->link('mill-wires', 'Mill wires', 'serial', ['topology' => 'polled', 'lengthM' => 6.0, 'baud' => 57_600, 'timeoutMs' => 1])
+            ->node('mill-a', 'Mill desk', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('mill-a-w', 'mill-a', 'serial-wire', 'Wires')
+            ->node('mill-b', 'Sluice', NodeKind::Controller, 'mill', '8bit-5v-20io')->module('mill-b-w', 'mill-b', 'serial-wire', 'Wires')
+            ->node('mill-c', 'Hopper', NodeKind::Controller, 'mill', '32bit-3v3-26io')->module('mill-c-w', 'mill-c', 'serial-wire', 'Wires')
+            ->node('mill-d', 'Sieve', NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module('mill-d-w', 'mill-d', 'serial-wire', 'Wires')
+            ->join('mill-wires', 'mill-a', Role::Both, 'mill-a-w', ['asks' => true, 'station' => 1])
+            ->join('mill-wires', 'mill-b', Role::Both, 'mill-b-w', ['asks' => true, 'station' => 9, 'idBy' => 'switches', 'switches' => 2])
+            ->join('mill-wires', 'mill-c', Role::Both, 'mill-c-w', ['station' => 1])
+            ->join('mill-wires', 'mill-d', Role::Both, 'mill-d-w', ['parity' => 'even'])
+            // serial-software-too-fast
+            ->wire('mill-d-w', 'TXD', 'IO25', false, true)->wire('mill-d-w', 'RXD', 'IO26', false, true)
+            // serial-low-too-high, serial-cycle-slow: one that asks, two that answer through silicon diodes, and keys on them
+            ->link('bin-wires', 'Bin wires', 'serial', ['topology' => 'polled', 'lengthM' => 1.0, 'baud' => 1_200, 'returning' => 'diodes'])
+            ->node('bin-a', 'Bin desk', NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module('bin-a-w', 'bin-a', 'serial-wire', 'Wires')->output('bin-lamp', 'bin-a', 'Bin lamp', OutputKind::Lamp)
+            ->join('bin-wires', 'bin-a', Role::Both, 'bin-a-w', ['asks' => true, 'station' => 1]);
+        foreach ([2, 3] as $box) {
+            $sketch->node("bin-{$box}", "Bin {$box}", NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module("bin-{$box}-w", "bin-{$box}", 'serial-wire', 'Wires')
+                ->module("bin-{$box}-k", "bin-{$box}", 'button-pad-1', 'Key')->control("bin-{$box}-key", "bin-{$box}", 'Full')
+                ->join('bin-wires', "bin-{$box}", Role::Both, "bin-{$box}-w", ['station' => $box])
+                ->route("bin-{$box}-key", Action::On, 'bin-lamp')->hop("bin-{$box}-key bin-lamp on", 'bin-wires', "bin-{$box}", 'bin-a', $box);
+        }
+    }
+
+    /** Twisted pairs and what stands at their ends; RS-232 between more than two. */
+    private static function pair(Sketch $sketch): void
+    {
+        $sketch
+            // serial-terminators, serial-bias-missing, serial-not-isolated, serial-line-too-long, serial-timeout-short, serial-unchecked, serial-broadcast-unanswered
+            ->link('mill-pair', 'Mill pair', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 1_500.0, 'check' => 'sum-8'])
+            ->node('pair-a', 'Office', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('pair-a-w', 'pair-a', 'rs485-5v', 'Pair', FedFrom::Board5V)
+            ->node('pair-b', 'Wheel', NodeKind::Controller, 'mill', '8bit-5v-20io')->module('pair-b-w', 'pair-b', 'rs485-5v', 'Pair', FedFrom::Board5V)
+            ->node('pair-c', 'Weir', NodeKind::Controller, 'mill', '8bit-5v-20io')->module('pair-c-w', 'pair-c', 'rs485-5v', 'Pair', FedFrom::Board5V)
+            ->module('pair-keys', 'pair-a', 'button-pad-2', 'Keys')->control('pair-open', 'pair-a', 'Sluice key')->control('pair-lift', 'pair-a', 'Lift key')
+            ->module('pair-b-relay', 'pair-b', 'relay-bank-2-low', 'Relays', FedFrom::Own)->output('pair-gate', 'pair-b', 'Sluice gate', OutputKind::Relay, more: ['hazards' => ['motion', 'flow']])->output('pair-lift-out', 'pair-b', 'Lift', OutputKind::Relay)
+            ->join('mill-pair', 'pair-a', Role::Both, 'pair-a-w', ['asks' => true, 'station' => 1])
+            ->join('mill-pair', 'pair-b', Role::Both, 'pair-b-w', ['station' => 2, 'terminated' => true, 'restMs' => 20_000], ['broadcast'])
+            ->join('mill-pair', 'pair-c', Role::Receives, 'pair-c-w', ['station' => 3])
+            ->route('pair-open', Action::On, 'pair-gate')->hop('pair-open pair-gate on', 'mill-pair', 'pair-a', 'pair-b', 1)
+            // serial-toggle-while-moving
+            ->route('pair-lift', Action::Toggle, 'pair-lift-out')->hop('pair-lift pair-lift-out toggle', 'mill-pair', 'pair-a', 'pair-b', 2)
+            // serial-ends-unfit, serial-length-unknown, serial-part-unfit, serial-part-too-slow
+            ->link('mill-three', 'Three on a cable', 'serial', ['levels' => 'rs-232', 'baud' => 250_000])
+            ->join('mill-three', 'pair-a', Role::Both)->join('mill-three', 'pair-b', Role::Both)
+            ->node('three-c', 'Loft', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('three-c-w', 'three-c', 'rs232-converter', 'Converter', FedFrom::Board5V)->module('three-c-w2', 'three-c', 'serial-wire', 'Wires')
+            ->join('mill-three', 'three-c', Role::Both, 'three-c-w', ['station' => 3])
+            ->node('three-d', 'Cellar', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('three-d-w', 'three-d', 'serial-wire', 'Wires')
+            ->join('mill-three', 'three-d', Role::Both, 'three-d-w', ['station' => 4]);
+        // serial-too-many-loads
+        $sketch->link('mill-crowd', 'Crowded pair', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 20.0]);
+        for ($box = 1; $box <= 33; $box++) {
+            $sketch->node("crowd-box-{$box}", "Box {$box}", NodeKind::Fixture, 'mill', null)
+                ->join('mill-crowd', "crowd-box-{$box}", Role::Both, null, ['station' => $box, 'terminated' => $box === 1 || $box === 33, 'biased' => $box === 1]);
+        }
+    }
+
+    /** Two ends of two voltages, and a ring that ends. */
+    private static function rings(Sketch $sketch): void
+    {
+        $sketch
+            // serial-level-too-high, serial-level-too-low, serial-back-feed, serial-clocks-apart
+            ->link('mill-two', 'Scale', 'serial', ['lengthM' => 0.5, 'baud' => 115_200])
+            ->node('two-a', 'Scale desk', NodeKind::Controller, 'mill', '8bit-5v-20io')->module('two-a-w', 'two-a', 'serial-wire', 'Wires')
+            ->node('two-b', 'Scale', NodeKind::Controller, 'mill', '32bit-3v3-26io')->module('two-b-w', 'two-b', 'serial-wire', 'Wires')
+            ->join('mill-two', 'two-a', Role::Both, 'two-a-w', ['station' => 1])
+            ->join('mill-two', 'two-b', Role::Both, 'two-b-w', ['station' => 2])
+            ->part('two-a-w', 'RXD', PartKind::Divider, ['ohms' => 1_000.0, 'lowerOhms' => 1_000.0])
+            // serial-ring-opens, serial-one-way
+            ->link('mill-ring', 'Lift ring', 'serial', ['topology' => 'ring', 'lengthM' => 1.0]);
+        foreach (['a' => Role::Both, 'b' => Role::Both, 'c' => Role::Receives] as $key => $role) {
+            $sketch->node("ring-{$key}", 'Lift '.strtoupper($key), NodeKind::Controller, 'mill', '8bit-5v-70io')->module("ring-{$key}-w", "ring-{$key}", 'serial-wire', 'Wires')
+                ->join('mill-ring', "ring-{$key}", $role, "ring-{$key}-w", ['station' => ord($key) - 96]);
+        }
+    }
+}

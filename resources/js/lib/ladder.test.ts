@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { ladder } from './ladder';
+
+describe('a poll ladder', () => {
+    const strokes = [
+        { kind: 'question' as const, from: 0, to: 2, fromMs: 0, toMs: 10, label: 'asks 3' },
+        { kind: 'rest' as const, from: 2, to: 2, fromMs: 10, toMs: 12, label: 'turn' },
+        { kind: 'answer' as const, from: 2, to: 0, fromMs: 12, toMs: 22, label: 'answer' },
+    ];
+
+    it('draws time to scale, each frame high enough for its letters', () => {
+        const drawn = ladder(3, strokes, 10);
+        expect(drawn.strokes[0]!.height).toBe(22);
+        expect(drawn.strokes[2]!.top - drawn.strokes[0]!.top).toBeCloseTo(26.4);
+        expect(drawn.strokes[0]!.left).toBe(drawn.x(0));
+        expect(drawn.strokes[0]!.width).toBe(drawn.x(2) - drawn.x(0));
+    });
+
+    it('points to where it is heard', () => {
+        const drawn = ladder(3, strokes, 10);
+        expect(drawn.strokes[0]!.arrow).toContain(`L${drawn.x(2) - 3} `);
+        expect(drawn.strokes[2]!.arrow).toContain(`L${drawn.x(0) + 3} `);
+    });
+
+    it('has room for all of it, and round figures beside it', () => {
+        const drawn = ladder(9, strokes, 10);
+        expect(drawn.width).toBeGreaterThan(drawn.x(8));
+        expect(drawn.height).toBeGreaterThan(drawn.strokes[2]!.top + drawn.strokes[2]!.height);
+        expect(drawn.ticks.map((tick) => tick.ms)).toEqual([0]);
+        expect(ladder(3, strokes, 1).ticks.map((tick) => tick.ms)).toEqual([0, 5, 10, 15, 20]);
+    });
+
+    it('stands empty without a word', () => {
+        expect(ladder(0, [], 0).strokes).toEqual([]);
+    });
+});
