@@ -29,6 +29,8 @@ final readonly class LindenHollow
         self::house($sketch);
         self::diggers($sketch);
         self::evening($sketch);
+        self::vents($sketch);
+        self::frames($sketch);
 
         return $sketch->assigned();
     }
@@ -305,5 +307,63 @@ final readonly class LindenHollow
             ->route('round-stop', Action::Off, 'shed-lamp')
             ->control('page-round', 'shed-node', 'Page: evening round', ControlKind::Widget)
             ->route('page-round', Action::Toggle, 'round');
+    }
+
+    /** Three vents on one twisted pair under the ridge: the greenhouse asks them in turn, and each says whether it is open. The rain is felt at the last, and shuts all. */
+    private static function vents(Sketch $sketch): void
+    {
+        $sketch
+            ->link('vents', 'Vents', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'baud' => 19_200, 'lengthM' => 24.0])
+            ->module('glass-pair', 'glass-node', 'rs485-3v3', 'Vent line', FedFrom::Board3V3)
+            ->module('glass-vent-keys', 'glass-node', 'button-pad-2', 'Vent keys')
+            ->control('vents-open', 'glass-node', 'Vents open')
+            ->control('vents-shut', 'glass-node', 'Vents shut')
+            ->join('vents', 'glass-node', Role::Both, 'glass-pair', ['asks' => true]);
+        foreach ([1, 2, 3] as $vent) {
+            $sketch
+                ->node("vent-{$vent}", "Vent {$vent}", NodeKind::Controller, 'glass', '8bit-5v-70io')
+                ->supply("vent-{$vent}-plug", "vent-{$vent}", 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+                ->supply("vent-{$vent}-coils", "vent-{$vent}", 'plug-5v-1a', 'Coil supply')
+                ->module("vent-{$vent}-pair", "vent-{$vent}", 'rs485-5v', 'Vent line', FedFrom::Board5V)
+                ->module("vent-{$vent}-relay", "vent-{$vent}", 'relay-bank-1-low', 'Relay', "vent-{$vent}-coils")
+                ->output("vent-{$vent}-open", "vent-{$vent}", "Vent {$vent}", load: '24 V drive that a spring shuts')
+                ->join('vents', "vent-{$vent}", Role::Both, "vent-{$vent}-pair", ['restMs' => 20_000])
+                ->state("vent-{$vent}-open", "vent-{$vent}-state", "Vent {$vent} is", settings: ['everyS' => 10])
+                ->output("vent-{$vent}-shown", 'glass-node', "Shown: vent {$vent}", OutputKind::Display)
+                ->route("vent-{$vent}-state", Action::Follow, "vent-{$vent}-shown")
+                ->route('vents-open', Action::On, "vent-{$vent}-open")
+                ->route('vents-shut', Action::Off, "vent-{$vent}-open");
+        }
+        $sketch
+            ->module('vent-3-rain', 'vent-3', 'button-pad-1', 'Rain contact')
+            ->control('rain', 'vent-3', 'Rain', ControlKind::Switch)
+            ->route('rain', Action::Off, 'vent-1-open')
+            ->route('rain', Action::Off, 'vent-2-open')
+            ->route('rain', Action::Off, 'vent-3-open');
+    }
+
+    /** Cold frames along a wall: each hands on to the next what is not for it, on the cheapest cable there is. */
+    private static function frames(Sketch $sketch): void
+    {
+        $sketch
+            ->place('wall', 'South wall')
+            ->link('frames', 'Cold frames', 'serial', ['topology' => 'ring', 'levels' => 'rs-232', 'lengthM' => 12.0]);
+        foreach ([1, 2, 3] as $frame) {
+            $sketch
+                ->node("frame-{$frame}", "Frame {$frame}", NodeKind::Controller, 'wall', '8bit-5v-70io')
+                ->supply("frame-{$frame}-plug", "frame-{$frame}", 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+                ->supply("frame-{$frame}-coils", "frame-{$frame}", 'plug-5v-1a', 'Coil supply')
+                ->module("frame-{$frame}-line", "frame-{$frame}", 'rs232-converter', 'Line', FedFrom::Board5V)
+                ->module("frame-{$frame}-relay", "frame-{$frame}", 'relay-bank-1-low', 'Relay', "frame-{$frame}-coils")
+                ->output("frame-{$frame}-lid", "frame-{$frame}", "Lid {$frame}", load: '12 V drive', more: ['settings' => ['silenceMs' => 0]])
+                ->join('frames', "frame-{$frame}", Role::Both, "frame-{$frame}-line");
+        }
+        $sketch
+            ->module('frame-1-keys', 'frame-1', 'button-pad-2', 'Keys')
+            ->control('lids-up', 'frame-1', 'Lids up')
+            ->control('lids-down', 'frame-1', 'Lids down');
+        foreach ([1, 2, 3] as $frame) {
+            $sketch->route('lids-up', Action::On, "frame-{$frame}-lid")->route('lids-down', Action::Off, "frame-{$frame}-lid");
+        }
     }
 }

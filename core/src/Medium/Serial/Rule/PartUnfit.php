@@ -13,6 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\Levels;
 use Rundfunk\Medium\Serial\SerialSettings;
+use Rundfunk\Medium\Serial\Topology;
 use Rundfunk\Medium\Serial\Trial;
 
 /** A part whose levels are not those of the line. */
@@ -46,6 +47,14 @@ final readonly class PartUnfit implements EndRule
             }
         }
 
-        return Trial::settings("Set {$end->link->name} to {$part->words()}", $look, $end->link, ['levels' => $part->value]);
+        $settings = SerialSettings::of($end->link);
+        $count = count($look->plan->endpointsOn($end->link));
+        $fits = ($settings->lengthM ?? 0.0) <= $part->reachM($settings->baud) && match ($part) {
+            Levels::Rs232 => $count <= 2 || $settings->topology === Topology::Ring,
+            Levels::Rs485 => $settings->topology !== Topology::Ring,
+            Levels::Logic => true,
+        };
+
+        return $fits ? Trial::settings("Set {$end->link->name} to {$part->words()}", $look, $end->link, ['levels' => $part->value]) : null;
     }
 }
