@@ -154,7 +154,7 @@ final readonly class CSources
         if ($this->tables->heard === []) {
             return [];
         }
-        $lines = [];
+        $lines = $this->lose();
         foreach ($this->tables->heard as $heard) {
             $from = $heard->from === 0 ? '' : " && heard->node == {$heard->from}";
             $lines[] = "    if (heard->link == {$heard->link}{$from} && heard->code == {$heard->code}) { ".CNote::of($heard->says);
@@ -180,6 +180,34 @@ final readonly class CSources
         $feed = ! $this->has->feeds ? [] : ['/* What is held from afar must be heard of again and again. */', 'static void node_feed(struct node_state *me, uint8_t output, uint8_t fed)', '{', '    me->outputs[output].fed = fed;', '    if (fed) {', '        me->outputs[output].fed_at = me->now_ms;', '    }', '}', ''];
 
         return [...$feed, 'static void node_obey(struct node_state *me, const struct node_message *heard)', '{', ...($this->obeysAnything() ? [] : ['    (void)me;']), ...$lines, '}', ''];
+    }
+
+    /** @return list<string> what is not known any more when whoever told it does not answer */
+    private function lose(): array
+    {
+        $lost = [];
+        foreach ($this->tables->heard as $heard) {
+            foreach ($this->tables->links[$heard->link]->saysGone && $heard->from !== 0 ? $heard->drives : [] as $drive) {
+                if ($drive->answers && $this->tables->outputs[$drive->output]->unheardMs > 0) {
+                    $lost["heard->link == {$heard->link} && heard->node == {$heard->from}"]["        me->outputs[{$drive->output}].known = 0;"] = true;
+                }
+            }
+        }
+        $gone = [];
+        foreach ($this->tables->links as $index => $link) {
+            if ($link->saysGone) {
+                $gone[] = "heard->link == {$index}";
+            }
+        }
+        if ($gone === []) {
+            return [];
+        }
+        $lines = ['    if (heard->code == '.Message::GONE.'U && ('.implode(' || ', $gone).')) { /* a node does not answer any more */'];
+        foreach ($lost as $who => $what) {
+            $lines = [...$lines, "        if ({$who}) {", ...array_map(static fn (string $line): string => "    {$line}", array_keys($what)), '        }'];
+        }
+
+        return [...$lines, '        return;', '    }'];
     }
 
     private function isAnswered(Drive $drive): bool

@@ -158,6 +158,11 @@ final class Machine
 
     private function hear(Message $message): void
     {
+        if ($message->code === Message::GONE && ($this->tables->links[$message->link]->saysGone ?? false)) {
+            $this->lose($message);
+
+            return;
+        }
         foreach ($this->tables->heard as $heard) {
             if ($heard->link !== $message->link || $heard->code !== $message->code || ($heard->from !== 0 && $heard->from !== $message->node)) {
                 continue;
@@ -176,6 +181,18 @@ final class Machine
             }
             foreach ($heard->passes as $pass) {
                 $this->told[] = new Message($pass->link, $pass->to, $pass->code, $message->value);
+            }
+        }
+    }
+
+    /** Whoever told it does not answer any more: what it shows is not known. */
+    private function lose(Message $message): void
+    {
+        foreach ($this->tables->heard as $heard) {
+            foreach ($heard->link === $message->link && $heard->from !== 0 && $heard->from === $message->node ? $heard->drives : [] as $drive) {
+                if ($drive->answers && $this->tables->outputs[$drive->output]->unheardMs > 0) {
+                    $this->state->outputs[$drive->output]['known'] = false;
+                }
             }
         }
     }

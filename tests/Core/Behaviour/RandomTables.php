@@ -59,7 +59,7 @@ final class RandomTables
         for ($count = $this->to(0, 5); $count > 0; $count--) {
             $this->outputs[] = ['span' => $this->one(self::SPANS), 'precedence' => $this->one(Precedence::cases()), 'silenceMs' => $this->one([0, 0, 150, 2_000]), 'masters' => 0, 'far' => 0];
         }
-        $links = array_map(static fn (int $index): LinkEnds => new LinkEnds("Link {$index}", 'packet-radio', 1, ['This', 'That', 'Other']), range(0, $this->to(0, 2)));
+        $links = array_map(static fn (int $index): LinkEnds => new LinkEnds("Link {$index}", 'packet-radio', 1, ['This', 'That', 'Other'], $index === 1), range(0, $this->to(0, 2)));
         $contacts = $this->some(5, fn (int $index): Contact => new Contact("Key {$index}", $kind = $this->one(ContactKind::cases()), $kind === ContactKind::Notice ? 0 : $this->one([0, 5, 20, 60]), $this->one([0, 0, 40, 250]), $this->does()));
         $gauges = $this->some(2, fn (int $index): Gauge => new Gauge("Reading {$index}", $this->to(0, 3) > 0, $this->to(-40_000, 40_000), $this->to(0, 3_000), $this->to(0, 1) === 1, $this->to(1, 5) * 1_000, $this->one(OnFailure::cases()), $this->does(saysValue: true), $this->one([0, 0, 300]), $this->one([0, 0, 2_000]), $this->one([0, 90]), $this->one([null, null, new Scale(100, -20_000, 900, 60_000), new Scale(1_023, 0, 0, 100_000)])));
         $this->stickCount = $this->to(0, 2);

@@ -126,7 +126,7 @@ final class Trace
             $value = $this->draw();
             $value = ($value & 3) === 0 ? ($value >> 8 & 0xFFFF) - 32_768 : ($value >> 8) % 3 - 1;
             $known = $tables->heard === [] || ($drawn & 7) === 0 ? null : $tables->heard[($drawn >> 8) % count($tables->heard)];
-            $messages[] = $known === null ? new Message($drawn >> 8 & 1, $drawn >> 9 & 3, $drawn >> 11 & 7, $value) : new Message($known->link, $known->from ?: 1, $known->code, $value);
+            $messages[] = $known === null ? new Message($drawn >> 8 & 1, $drawn >> 9 & 3, ($drawn >> 14 & 1) === 1 ? Message::GONE : $drawn >> 11 & 7, $value) : new Message($known->link, $known->from ?: 1, $known->code, $value);
         }
 
         return $messages;
@@ -174,7 +174,7 @@ final class Trace
         @inputs        count = (uint8_t)(draw() % 3);
                 for (i = 0; i < count; i++) {
                     r = draw(); v = draw();
-                    if (KNOWN == 0 || (r & 7) == 0) { heard[i].link = (r >> 8) & 1; heard[i].node = (r >> 9) & 3; heard[i].code = (r >> 11) & 7; }
+                    if (KNOWN == 0 || (r & 7) == 0) { heard[i].link = (r >> 8) & 1; heard[i].node = (r >> 9) & 3; heard[i].code = (r >> 14) & 1 ? 65535U : (r >> 11) & 7; }
                     else heard[i] = known[(r >> 8) % (KNOWN ? KNOWN : 1)];
                     heard[i].value = (int16_t)((v & 3) == 0 ? (int32_t)((v >> 8) & 0xFFFF) - 32768 : (int32_t)((v >> 8) % 3) - 1);
                 }

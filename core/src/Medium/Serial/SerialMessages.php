@@ -44,6 +44,7 @@ final readonly class SerialMessages implements WritesMessages
 
         $checkBytes = $line->settings->check->bytes();
         $named = strtr($text, [
+            '{gone}' => $own->asks || $line->settings->topology !== Topology::Polled ? ', and what {l}_gone gives as well' : '',
             '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
             '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",
             '{unchecked}' => $checkBytes === 0 ? '' : "\n    frame->check = 0;",

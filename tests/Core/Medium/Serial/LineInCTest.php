@@ -78,7 +78,7 @@ final class LineInCTest extends CoreTestCase
         [$steps, $expected] = $this->recorded($plan, $which, 260, 12);
         file_put_contents("{$this->folder}/board.c", $this->program($steps, 'BOARD'));
         $this->execute('avr-gcc', '-mmcu=atmega644', '-std=c99', '-Os', '-Wall', '-Wextra', '-Werror', '-DBOARD', '-DF_CPU=16000000UL', '-o', 'board.elf', 'board.c');
-        preg_match_all('/o [0-9a-f]+|t [01]|h \d+ \d+ -?\d+/', (string) preg_replace('/\e\[[0-9;]*m/', '', $this->execute('simavr', '-m', 'atmega644', '-f', '16000000', 'board.elf')), $said);
+        preg_match_all('/o [0-9a-f]+|t [01]|g \d+|h \d+ \d+ -?\d+/', (string) preg_replace('/\e\[[0-9;]*m/', '', $this->execute('simavr', '-m', 'atmega644', '-f', '16000000', 'board.elf')), $said);
         self::assertSame($expected, implode("\n", $said[0]));
     }
 
@@ -100,6 +100,9 @@ final class LineInCTest extends CoreTestCase
             $wires->run(mt_rand(1, 8), mt_rand(1, 9));
             $from = mt_rand(0, 2) === 0 ? mt_rand(0, count($ends) - 1) : $which;
             $to = mt_rand(0, count($ends) - 1);
+            if ($which === 0 || $plan->links()[0]->settings['topology'] !== 'polled') {
+                $watched->gone();
+            }
             if ($to !== $from) {
                 $ends[$from]->tell(new LineMessage(10 * ($to + 1), mt_rand(1, 5), mt_rand(-300, 300)), $wires->nowMs());
             }
@@ -112,6 +115,8 @@ final class LineInCTest extends CoreTestCase
     private function program(array $steps, string $for): string
     {
         $rows = implode(",\n", array_map(static fn (array $step): string => sprintf("{'%s', %d, %d, %d, %d}", ...$step), $steps));
+        // A box that is asked notices nobody.
+        $gone = in_array('g', array_column($steps, 0), true) ? '#define GONE line_gone' : '#define GONE(line, heard) 0';
         $flash = $for === 'BOARD' ? 'PROGMEM' : '';
 
         return <<<C
@@ -128,6 +133,7 @@ final class LineInCTest extends CoreTestCase
             {$rows}
             };
             static struct line_line line;
+            {$gone}
             #ifdef BOARD
             static int put(char c, FILE *f) { (void)f; while (!(UCSR0A & (1 << UDRE0))) {} UDR0 = (uint8_t)c; return 0; }
             static FILE out = FDEV_SETUP_STREAM(put, 0, _FDEV_SETUP_WRITE);
@@ -157,6 +163,11 @@ final class LineInCTest extends CoreTestCase
                     case 't':
                         message.link = 0; message.node = (uint8_t)now.a; message.code = (uint16_t)now.b; message.value = now.c;
                         printf("t %u\\n", line_tell(&line, &message, (uint32_t)now.ms));
+                        break;
+                    case 'g':
+                        if (GONE(&line, &message)) {
+                            printf("g %u\\n", message.node);
+                        }
                         break;
                     default:
                         length = line_step(&line, (uint32_t)now.ms, bytes);

@@ -109,6 +109,7 @@ final class LineTest extends CoreTestCase
         $wires->run(100, 5);
         self::assertTrue($asker->knows(2));
         self::assertFalse($asker->knows(3));
+        self::assertSame([3, null], [$asker->gone(), $asker->gone()], 'Once, when it stops.');
         self::assertTrue($asker->tell(new LineMessage(3, 9, 0), $wires->nowMs()));
         self::assertTrue($asker->tell(new LineMessage(2, 8, 0), $wires->nowMs()));
         $wires->run(60, 5);
@@ -182,6 +183,11 @@ final class LineTest extends CoreTestCase
             public function tell(LineMessage $message, int $nowMs): bool
             {
                 return false;
+            }
+
+            public function gone(): ?int
+            {
+                return null;
             }
 
             public function step(int $nowMs): string

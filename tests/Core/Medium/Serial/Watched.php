@@ -40,6 +40,17 @@ final class Watched implements LineEnd
         return $told;
     }
 
+    public function gone(): ?int
+    {
+        $this->steps[] = ['g', 0, 0, 0, 0];
+        $gone = $this->end->gone();
+        if ($gone !== null) {
+            $this->said[] = 'g '.self::number($gone);
+        }
+
+        return $gone;
+    }
+
     public function step(int $nowMs): string
     {
         $this->steps[] = ['s', $nowMs, 0, 0, 0];

@@ -67,6 +67,12 @@ final class Answering implements LineEnd
         };
     }
 
+    /** Who asks is not asked for: it stays unknown to a box whether it is there. */
+    public function gone(): ?int
+    {
+        return null;
+    }
+
     public function step(int $nowMs): string
     {
         if (! $this->isDue || $this->answer === null) {

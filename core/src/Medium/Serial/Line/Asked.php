@@ -16,6 +16,9 @@ final class Asked
     /** The count of the last message of it that was heard; 0 for none. */
     public int $heard = 0;
 
+    /** It stopped to answer, and nobody said so yet. */
+    public bool $isGone = false;
+
     /** @var array{from: int, message: LineMessage}|null what it is told and has not answered */
     public ?array $told = null;
 

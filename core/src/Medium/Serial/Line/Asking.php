@@ -111,6 +111,19 @@ final class Asking implements LineEnd
         return null;
     }
 
+    public function gone(): ?int
+    {
+        foreach ($this->boxes as $box) {
+            if ($box->isGone) {
+                $box->isGone = false;
+
+                return $box->id;
+            }
+        }
+
+        return null;
+    }
+
     public function step(int $nowMs): string
     {
         $passed = $nowMs - $this->sinceMs & 0xFFFF_FFFF;
@@ -203,6 +216,7 @@ final class Asking implements LineEnd
     {
         $box->missed = min(255, $box->missed + 1);
         if ($box->missed >= $this->settings->missedMost) {
+            $box->isGone = $box->isGone || $box->missed === $this->settings->missedMost;
             $box->begun = false;
             $box->told = null;
             $this->waiting = array_values(array_filter($this->waiting, static fn (array $one): bool => $one['message']->id !== $box->id));

@@ -17,6 +17,7 @@ final readonly class CAsking
             uint8_t missed;
             uint8_t heard;
             uint8_t owes;
+            uint8_t gone;
             uint8_t remembers;
         };
 
@@ -45,7 +46,7 @@ final readonly class CAsking
             line->at = {L}_OTHERS - 1;
             for (at = 0; at < {L}_OTHERS; at++) {
                 struct {l}_box *box = &line->boxes[at];
-                box->begun = box->sequence = box->missed = box->heard = box->owes = box->remembers = 0;
+                box->begun = box->sequence = box->missed = box->heard = box->owes = box->gone = box->remembers = 0;
             }
         }
 
@@ -167,6 +168,9 @@ final readonly class CAsking
                 box->missed++;
             }
             if (box->missed >= {L}_MISSED_MOST) {
+                if (box->missed == {L}_MISSED_MOST) {
+                    box->gone = 1;
+                }
                 box->begun = 0;
                 box->owes = 0;
                 for (place = line->waits; place-- > 0;) {
@@ -175,6 +179,23 @@ final readonly class CAsking
                     }
                 }
             }
+        }
+
+        /* 1 when a node does not answer any more: a message that node_step understands, once each time that it stops. */
+        static inline uint8_t {l}_gone(struct {l}_line *line, struct node_message *heard)
+        {
+            uint8_t at;
+            for (at = 0; at < {L}_OTHERS; at++) {
+                if (line->boxes[at].gone) {
+                    line->boxes[at].gone = 0;
+                    heard->link = {link};
+                    heard->node = {l}_node_of({l}_other(at));
+                    heard->code = 65535U;
+                    heard->value = 0;
+                    return 1;
+                }
+            }
+            return 0;
         }
 
         static uint8_t {l}_next(const struct {l}_line *line, uint8_t *owing)

@@ -19,6 +19,7 @@ final readonly class CTelling
             uint32_t since_ms;
             uint8_t remembers[{L}_OTHERS];
             uint8_t seen[{L}_OTHERS];
+            uint8_t gone[{L}_OTHERS];
             uint8_t waits;
             uint8_t handing;
             uint8_t answers;
@@ -39,7 +40,7 @@ final readonly class CTelling
             line->since_ms = 0;
             line->waits = line->handing = line->answers = line->begun = line->sequence = line->tries = line->is_waiting = line->is_back = 0;
             for (at = 0; at < {L}_OTHERS; at++) {
-                line->remembers[at] = line->seen[at] = 0;
+                line->remembers[at] = line->seen[at] = line->gone[at] = 0;
             }
         }
 
@@ -108,12 +109,33 @@ final readonly class CTelling
                 return;
             }
             if (line->begun) {
+                uint8_t at = {l}_place_of(line->waiting[0].to);
+                if (at < {L}_OTHERS) {
+                    line->gone[at] = 1;
+                }
                 {l}_done(line);
                 line->sequence = {l}_after(line->sequence);
                 line->tries = 0;
             } else {
                 line->waits = 0;
             }
+        }
+
+        /* 1 when a node does not answer any more: a message that node_step understands, once each time that it is missed. */
+        static inline uint8_t {l}_gone(struct {l}_line *line, struct node_message *heard)
+        {
+            uint8_t at;
+            for (at = 0; at < {L}_OTHERS; at++) {
+                if (line->gone[at]) {
+                    line->gone[at] = 0;
+                    heard->link = {link};
+                    heard->node = {l}_node_of({l}_other(at));
+                    heard->code = 65535U;
+                    heard->value = 0;
+                    return 1;
+                }
+            }
+            return 0;
         }
 
         static uint8_t {l}_taken(struct {l}_line *line, const struct {l}_frame *frame, uint8_t at, struct node_message *heard)

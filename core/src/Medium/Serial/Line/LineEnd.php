@@ -19,6 +19,9 @@ interface LineEnd
     /** @return bool false when too much waits already */
     public function tell(LineMessage $message, int $nowMs): bool;
 
+    /** @return int|null the id of a node that does not answer any more, once each time that it stops */
+    public function gone(): ?int;
+
     /** @return string the bytes that are to go out now; empty for none */
     public function step(int $nowMs): string;
 }

@@ -104,6 +104,19 @@ final class Telling implements LineEnd
         return $isForUs ? $this->taken($frame) : null;
     }
 
+    public function gone(): ?int
+    {
+        foreach ($this->others as $other) {
+            if ($other->isGone) {
+                $other->isGone = false;
+
+                return $other->id;
+            }
+        }
+
+        return null;
+    }
+
     public function step(int $nowMs): string
     {
         if ($this->handOn !== []) {
@@ -181,7 +194,10 @@ final class Telling implements LineEnd
         $this->tries = min(255, $this->tries + 1);
         if ($this->tries >= $this->settings->missedMost) {
             if ($this->begun) {
-                array_shift($this->waiting);
+                $lost = $this->others[array_shift($this->waiting)->id ?? 0] ?? null;
+                if ($lost !== null) {
+                    $lost->isGone = true;
+                }
                 $this->sequence = Sequence::after($this->sequence);
                 $this->tries = 0;
             } else {
