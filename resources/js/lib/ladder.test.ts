@@ -26,8 +26,8 @@ describe('a poll ladder', () => {
         const drawn = ladder(9, strokes, 10);
         expect(drawn.width).toBeGreaterThan(drawn.x(8));
         expect(drawn.height).toBeGreaterThan(drawn.strokes[2]!.top + drawn.strokes[2]!.height);
-        expect(drawn.ticks.map((tick) => tick.ms)).toEqual([0]);
-        expect(ladder(3, strokes, 1).ticks.map((tick) => tick.ms)).toEqual([0, 5, 10, 15, 20]);
+        expect(drawn.ticks.map((tick) => tick.ms)).toEqual([0, 20]);
+        expect(ladder(3, strokes, 1).ticks.map((tick) => tick.ms)).toEqual([0, 2, 4, 6, 8, 10, 12, 14, 16, 18, 20, 22]);
     });
 
     it('stands empty without a word', () => {

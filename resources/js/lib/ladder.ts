@@ -37,7 +37,7 @@ export function ladder(
     const x = (column: number): number => LEFT + 40 + column * gap;
     const y = (ms: number): number => TOP + ms * scale;
     const last = Math.max(0, ...strokes.map((stroke) => stroke.toMs));
-    const every = niceStep(64 / scale);
+    const every = niceStep(40 / scale);
     const ticks: { ms: number; y: number }[] = [];
     for (let at = 0; at * every <= last; at++) {
         ticks.push({ ms: Number((at * every).toFixed(3)), y: y(at * every) });

@@ -19,7 +19,7 @@
         'idBy',
     ]);
     const ownSettings = (one: { id: string; settings: Record<string, unknown> }): string[] => [
-        ...settings(),
+        ...settings().filter((name) => name !== 'restMs' || one.settings['asks'] !== true),
         ...(one.settings['idBy'] === 'switches' ? ['switches'] : []),
         ...(end(one.id)?.disagrees.length ? ['baud', 'parity', 'stopBits', 'check'] : []),
     ];
@@ -54,13 +54,13 @@
     {/if}
     <p class="mt-2">
         A frame:
-        {#each figures.fields as field, at (field.name)}{at > 0 ? ' · ' : ''}<span class="mono" title={field.says}
+        {#each figures.fields as field, at (field.name)}{at > 0 ? ', ' : ''}<span class="mono" title={field.says}
                 >{field.name}{field.bytes > 1 ? ` ${field.bytes}` : ''}</span
             >{/each}<span class="text-soft"
             >; bytes, {figures.check === 'none' ? 'unchecked' : `check by ${figures.check}`}.</span
         >
-        At this rate it reaches <span class="mono">{figures.reachM} m</span>{#if figures.lengthM !== null}, and is <span
-                class="mono">{figures.lengthM} m</span
+        At this rate it reaches <span class="mono">{figures.reachM}&nbsp;m</span>{#if figures.lengthM !== null}, and is <span
+                class="mono">{figures.lengthM}&nbsp;m</span
             > long{/if}.
     </p>
 </section>

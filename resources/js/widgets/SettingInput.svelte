@@ -41,6 +41,11 @@
               : wide('min-w-[84px]'),
     );
 
+    const longestChoice = $derived(
+        Math.max(0, ...field.choices.map((choice, at) => (field.choiceNames[at] ?? String(choice)).length)),
+    );
+    const choiceWidth = $derived(longestChoice > 19 ? 'w-[206px]' : longestChoice > 8 ? 'w-[158px]' : 'w-[104px]');
+
     function said(text: string): Value {
         return field.kind === 'text' ? (text === '' && field.nullable ? null : text) : typed(text);
     }
@@ -65,7 +70,7 @@
             {label}
             {spoken}
             {quiet}
-            class={field.choiceNames.some((name) => name.length > 8) ? 'w-[158px]' : 'w-[104px]'}
+            class={choiceWidth}
             value={String(value ?? '')}
             items={field.choices.map((choice, at) => ({
                 value: String(choice),

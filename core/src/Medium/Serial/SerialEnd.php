@@ -48,7 +48,7 @@ final readonly class SerialEnd
         $own = [
             Field::whole('station', 0, 255, 'The id by which it is asked; 0 is what everybody hears.')->nullable()->titled('Id')->assigned(),
             Field::flag('asks', 'Whether it is the one that asks the others.')->titled('Asks'),
-            Field::oneOf('idBy', ['flashing', 'switches', 'learning'], 'How it comes by its id.', 'flashing')->titled('Id by')->named(['flashing', 'switches on it', 'pressing a button while it is called'])->seldom(),
+            Field::oneOf('idBy', ['flashing', 'switches', 'learning'], 'How it comes by its id.', 'flashing')->titled('Id by')->named(['flashing', 'switches on it', 'pressing its button'])->seldom(),
             Field::whole('switches', 1, 8, 'How many switches say its id.', 8)->titled('Switches')->seldom(),
             Field::flag('terminated', 'RS-485: whether its 120 Ω between the wires is on.')->titled('120 Ω on'),
             Field::flag('biased', 'RS-485: whether it holds the wires apart while nobody drives them.')->titled('Bias on'),

@@ -19,6 +19,20 @@
     const shown = view('link-panel', () => link?.id);
     const panel = $derived(shown.now ?? undefined);
     let name = $state('');
+    /** What most leave as it is comes when it is asked for, is otherwise, or something is found about it. */
+    let more = $state(false);
+    const found = $derived(
+        (workspace.data?.findings ?? []).flatMap((one) => (one.at.id === link?.id ? [one.at.field] : [])),
+    );
+    const fields = $derived(
+        (medium?.linkSettings ?? []).filter(
+            (one) =>
+                more ||
+                !one.seldom ||
+                (link?.settings[one.name] ?? one.default) !== one.default ||
+                found.includes(one.name),
+        ),
+    );
     let chosenMedium = $state('');
     const newMedium = $derived(chosenMedium || (catalogue.media[0]?.key ?? ''));
 
@@ -101,7 +115,7 @@
             >
         </div>
         <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
-            {#each medium.linkSettings as field (field.name)}
+            {#each fields as field (field.name)}
                 <SettingInput
                     {field}
                     value={link.settings[field.name] ?? null}
@@ -110,6 +124,12 @@
                     onpin={field.assigned ? () => pin(field.name) : undefined}
                 />
             {/each}
+            {#if more || fields.length < medium.linkSettings.length}<button
+                    type="button"
+                    class="quiet-link self-end pb-1.5 text-[14px]"
+                    aria-label="{more ? 'Fewer' : 'More'} settings of {link.name}"
+                    onclick={() => (more = !more)}>{more ? 'fewer' : 'more…'}</button
+                >{/if}
         </div>
     </section>
     {#if panel !== undefined}
