@@ -14,6 +14,16 @@ use Rundfunk\Behaviour\BehaviourCalculators;
 use Rundfunk\Behaviour\Rule\BehaviourRules;
 use Rundfunk\Build\Rule\FlashAgain;
 use Rundfunk\Build\Rule\LinkFlashedOtherwise;
+use Rundfunk\Cables\Rule\CableGoesNowhere;
+use Rundfunk\Cables\Rule\CableLosesVolts;
+use Rundfunk\Cables\Rule\CableUnknown;
+use Rundfunk\Cables\Rule\CoreIdle;
+use Rundfunk\Cables\Rule\CoresRunOut;
+use Rundfunk\Cables\Rule\CoreUsedTwice;
+use Rundfunk\Cables\Rule\GroundLifts;
+use Rundfunk\Cables\Rule\PairApart;
+use Rundfunk\Cables\Rule\StretchUnlaid;
+use Rundfunk\Cables\Step\CoreStep;
 use Rundfunk\Calculator\Calculators;
 use Rundfunk\Calculator\OffersCalculators;
 use Rundfunk\Catalogue\Catalogue;
@@ -115,6 +125,7 @@ use Rundfunk\Routes\Step\PathStep;
 use Rundfunk\View\AllOffView;
 use Rundfunk\View\AnswerStripView;
 use Rundfunk\View\AxisCurveView;
+use Rundfunk\View\CablesView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
@@ -157,7 +168,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep];
+        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep, new CoreStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -192,6 +203,7 @@ final class Shipped
             new NodeLevelsView,
             new OwnClassesView,
             new PartsListView,
+            new CablesView,
             new CodeGridView,
             new SequenceStripView,
             new AnswerStripView,
@@ -284,6 +296,15 @@ final class Shipped
             new PrecedenceIdle,
             new OffForGood,
             new AllOffMisses,
+            new CableGoesNowhere,
+            new CoresRunOut,
+            new CoreUsedTwice,
+            new CableLosesVolts,
+            new GroundLifts,
+            new PairApart,
+            new CableUnknown,
+            new StretchUnlaid,
+            new CoreIdle,
             ...BehaviourRules::all(),
             new FlashAgain,
             new LinkFlashedOtherwise,

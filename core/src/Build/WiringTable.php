@@ -42,7 +42,7 @@ final class WiringTable
         $catalogue = $this->catalogue;
         $this->tree = new SupplyTree($plan, $catalogue);
         $board = $catalogue->boardOf($node);
-        $this->rows = $board === null ? [] : [...$this->supplies($board), ...$this->modules($board)];
+        $this->rows = $board === null ? [] : [...$this->supplies($board), ...$this->modules($board), ...CableRows::of($plan, $node, $knowledge)];
     }
 
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): self

@@ -334,6 +334,9 @@ final readonly class LindenHollow
                 ->route('vents-open', Action::On, "vent-{$vent}-open")
                 ->route('vents-shut', Action::Off, "vent-{$vent}-open");
         }
+        foreach (['glass-node' => 'vent-1', 'vent-1' => 'vent-2', 'vent-2' => 'vent-3'] as $from => $to) {
+            $sketch->cable("cable-{$to}", $from, $to, 'Vent cable '.substr($to, -1), ['lengthM' => 8.0, 'mm2' => 0.22, 'twisted' => true, 'screened' => true, 'connector' => 'screw terminals']);
+        }
         $sketch
             ->module('vent-3-rain', 'vent-3', 'button-pad-1', 'Rain contact')
             ->control('rain', 'vent-3', 'Rain', ControlKind::Switch)
@@ -357,6 +360,9 @@ final readonly class LindenHollow
                 ->module("frame-{$frame}-relay", "frame-{$frame}", 'relay-bank-1-low', 'Relay', "frame-{$frame}-coils")
                 ->output("frame-{$frame}-lid", "frame-{$frame}", "Lid {$frame}", load: '12 V drive', more: ['settings' => ['silenceMs' => 0]])
                 ->join('frames', "frame-{$frame}", Role::Both, "frame-{$frame}-line");
+        }
+        foreach (['frame-1' => 'frame-2', 'frame-2' => 'frame-3', 'frame-3' => 'frame-1'] as $from => $to) {
+            $sketch->cable("cable-{$from}", $from, $to, 'Frame cable '.substr($from, -1), ['lengthM' => $from === 'frame-3' ? 6.0 : 3.0, 'mm2' => 0.14, 'connector' => '9-pin plugs']);
         }
         $sketch
             ->module('frame-1-keys', 'frame-1', 'button-pad-2', 'Keys')

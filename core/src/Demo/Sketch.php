@@ -197,6 +197,18 @@ final class Sketch
         ]);
     }
 
+    /**
+     * @param  array<string, mixed>  $more  further fields: cores, lengthM, mm2, twisted
+     * @param  list<array{core: int, use: string, link?: string, supply?: string}>  $uses  by the keys of links and supplies
+     */
+    public function cable(string $key, string $from, string $to, string $name, array $more = [], array $uses = []): self
+    {
+        return $this->put(ThingKind::Cable, $key, [
+            'fromId' => $this->id($from), 'toId' => $this->id($to), 'name' => $name, ...$more,
+            'uses' => array_map(fn (array $use): array => ['core' => $use['core'], 'use' => $use['use'], 'linkId' => isset($use['link']) ? $this->id($use['link']) : null, 'supplyId' => isset($use['supply']) ? $this->id($use['supply']) : null], $uses),
+        ]);
+    }
+
     public function address(string $link, string $node, int $pipe, ?string $value, bool $pinned = false): self
     {
         return $this->put(ThingKind::Address, "{$link} {$node} {$pipe}", ['endpointId' => $this->id("{$link} {$node}"), 'pipe' => $pipe, 'value' => $value, 'pinned' => $pinned]);

@@ -18,6 +18,7 @@ enum ThingKind: string
     case Part = 'part';
     case PinUse = 'pinUse';
     case Link = 'link';
+    case Cable = 'cable';
     case Endpoint = 'endpoint';
     case Address = 'address';
     case Control = 'control';
@@ -50,6 +51,7 @@ enum ThingKind: string
             self::Part => Part::class,
             self::PinUse => PinUse::class,
             self::Link => Link::class,
+            self::Cable => Cable::class,
             self::Endpoint => Endpoint::class,
             self::Address => Address::class,
             self::Control => Control::class,
@@ -78,7 +80,7 @@ enum ThingKind: string
     {
         return match ($this) {
             self::OwnBoard, self::OwnModule => 50,
-            self::Place, self::Link => 500,
+            self::Place, self::Link, self::Cable => 500,
             self::Node => 1_000,
             self::KeyCode => 5_000,
             self::Supply, self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,

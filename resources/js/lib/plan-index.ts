@@ -66,6 +66,14 @@ export class PlanIndex {
         return this.byId.get(id) as Schemas['Supply'] | undefined;
     }
 
+    cable(id: string): Schemas['Cable'] | undefined {
+        return this.byId.get(id) as Schemas['Cable'] | undefined;
+    }
+
+    get cables(): Schemas['Cable'][] {
+        return inOrder(this.document.cables);
+    }
+
     suppliesOf(nodeId: string): Schemas['Supply'][] {
         return this.grouped(
             'supplies',
@@ -155,6 +163,8 @@ export class PlanIndex {
                 return { step: 'power', item: this.onTab(thing?.['moduleId'], 'levels') };
             case 'supply':
                 return { step: 'power', item: thing?.['nodeId'] ?? undefined };
+            case 'cable':
+                return { step: 'power', item: thing?.['fromId'] ? `${thing['fromId']}.cables` : undefined };
             case 'link':
                 return { step: 'links', item: id };
             case 'endpoint':

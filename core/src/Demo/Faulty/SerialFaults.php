@@ -21,6 +21,7 @@ final readonly class SerialFaults
         self::wires($sketch);
         self::pair($sketch);
         self::rings($sketch);
+        self::cables($sketch);
     }
 
     /** Three boxes at logic levels that are simply joined, of three voltages. */
@@ -100,5 +101,30 @@ final readonly class SerialFaults
             $sketch->node("ring-{$key}", 'Lift '.strtoupper($key), NodeKind::Controller, 'mill', '8bit-5v-70io')->module("ring-{$key}-w", "ring-{$key}", 'serial-wire', 'Wires')
                 ->join('mill-ring', "ring-{$key}", $role, "ring-{$key}-w", ['station' => ord($key) - 96]);
         }
+    }
+
+    /** Cables that were there: of too few cores, too thin, and wired by memory. */
+    private static function cables(Sketch $sketch): void
+    {
+        $sketch
+            // cable-goes-nowhere
+            ->cable('cable-loop', 'two-a', 'two-a', 'Coil of cable')
+            // cable-cores-run-out, cable-core-twice, cable-core-idle
+            ->cable('cable-scale', 'two-a', 'two-b', 'Scale cable', ['cores' => 2], [['core' => 1, 'use' => 'forward', 'link' => 'mill-two'], ['core' => 1, 'use' => 'a', 'link' => 'mill-pair']])
+            // cable-pair-apart; nothing lies between the others: cable-unlaid
+            ->cable('cable-pair', 'pair-a', 'pair-b', 'Pair cable', ['cores' => 6, 'lengthM' => 700.0, 'mm2' => 0.22], [['core' => 1, 'use' => 'a', 'link' => 'mill-pair'], ['core' => 4, 'use' => 'b', 'link' => 'mill-pair']])
+            // cable-loses-volts, cable-ground-lifts: relays at the far end live on the near one's plug
+            ->supply('bin-plug', 'bin-a', 'plug-5v-1a', 'Bin plug')
+            ->supply('bin-far', 'bin-2', 'other', 'From the desk', 'bin-plug', more: ['volts' => 5.0])
+            ->module('bin-relays', 'bin-2', 'relay-bank-4-low', 'Flaps', 'bin-far');
+        foreach ([1, 2, 3, 4] as $flap) {
+            $sketch->output("bin-flap-{$flap}", 'bin-2', "Flap {$flap}", OutputKind::Relay, 'bin-relays', "IN{$flap}");
+        }
+        $sketch
+            ->cable('cable-bin', 'bin-a', 'bin-2', 'Bin cable', ['cores' => 6, 'lengthM' => 8.0, 'mm2' => 0.14], [['core' => 1, 'use' => 'forward', 'link' => 'bin-wires'], ['core' => 2, 'use' => 'back', 'link' => 'bin-wires'], ['core' => 3, 'use' => 'plus', 'supply' => 'bin-plug'], ['core' => 4, 'use' => 'ground']])
+            // cable-unknown
+            ->supply('bin-third', 'bin-3', 'other', 'From the second', 'bin-far', more: ['volts' => 5.0])
+            ->module('bin-lamp-relay', 'bin-3', 'relay-bank-1-low', 'Flap', 'bin-third')->output('bin-last', 'bin-3', 'Last flap', OutputKind::Relay, 'bin-lamp-relay', 'IN1')
+            ->cable('cable-bin-2', 'bin-2', 'bin-3', 'Second bin cable', ['cores' => 4], [['core' => 1, 'use' => 'plus', 'supply' => 'bin-far']]);
     }
 }

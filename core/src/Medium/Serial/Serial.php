@@ -55,6 +55,7 @@ final readonly class Serial implements Medium
             new SerialRules,
             new SerialSteps,
             new SerialCalculators,
+            new SerialCables,
             new SerialFits,
             new SerialStops,
             new SerialSayings,

@@ -3,13 +3,14 @@
     import { view } from '../../lib/shown.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
     import type { StepProps } from '../steps';
+    import CablesTab from './power/CablesTab.svelte';
     import LevelsTab from './power/LevelsTab.svelte';
     import PartsTab from './power/PartsTab.svelte';
     import PinsTab from './power/PinsTab.svelte';
     import PowerTab from './power/PowerTab.svelte';
 
     let { index, catalogue, planId, item }: StepProps = $props();
-    const tabs = { power: 'Power', levels: 'Levels', pins: 'Pins', parts: 'Parts' } as const;
+    const tabs = { power: 'Power', levels: 'Levels', pins: 'Pins', cables: 'Cables', parts: 'Parts' } as const;
     type Tab = keyof typeof tabs;
 
     const own = $derived(
@@ -20,11 +21,13 @@
     const power = view('node-power', () => (tab === 'power' ? node?.id : undefined));
     const levels = view('node-levels', () => (tab === 'levels' ? node?.id : undefined));
     const pins = view('pin-table', () => (tab === 'pins' ? node?.id : undefined));
+    const cables = view('cables', () => (tab === 'cables' ? node?.id : undefined));
     const parts = view('parts-list', () => (tab === 'parts' ? (node?.id ?? '') : undefined));
     const says: Record<Tab, string> = {
         power: 'Each supply with what hangs on it. Filled: typical; outlined: all peaks at once; upright line: what it is good for.',
         levels: 'The two ends of each wire: what one gives for high, what the other takes for high and stands.',
         pins: 'Where each terminal goes, and what is on each pin of the board.',
+        cables: 'Every wire once, at both ends; where it crosses; and how many cores are left.',
         parts: 'What to have on the table before the soldering begins.',
     };
 </script>
@@ -66,11 +69,13 @@
             {#if levels.now}<LevelsTab {node} {index} shown={levels.now} />{/if}
         {:else if tab === 'pins'}
             <PinsTab {node} {index} {catalogue} table={pins.now ?? undefined} />
+        {:else if tab === 'cables'}
+            {#if cables.now}<CablesTab {node} {index} shown={cables.now} />{/if}
         {:else if parts.now}
             <PartsTab {node} {index} {planId} shown={parts.now} />
         {/if}
     {/key}
-    {#if node.board === null && tab !== 'parts'}
+    {#if node.board === null && tab !== 'parts' && tab !== 'cables'}
         <p class="sheet mt-3 max-w-[620px] p-4">
             {node.name} has no board yet: <a class="quiet-link" href="#/plans/{planId}/nodes/{node.id}">choose one</a>.
         </p>
