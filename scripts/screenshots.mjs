@@ -13,7 +13,8 @@ const views = {
     links: [linden, 'links/{link Handsets}'],
     'links-infrared': [linden, 'links/{link Warm air}'],
     'links-cellular': [linden, 'links/{link Mobile}'],
-    'links-ip': [linden, 'links/{link House}'],
+    'links-serial': [linden, 'links/{link Vents}'],
+    cable: [linden, 'power/{node Frame 1}.cables'],
     sequence: [
         linden,
         'nodes/{node Shed}',

@@ -53,7 +53,7 @@ final readonly class SerialSettings
     {
         return Shape::of(
             Field::oneOf('levels', ['logic', 'rs-232', 'rs-485'], 'What the line is in volts: as the pins have it, for a metre or two; RS-232 between two ends; RS-485 on a twisted pair.', 'logic')->titled('Levels')->named(['logic levels', 'RS-232', 'RS-485']),
-            Field::oneOf('topology', ['pair', 'polled', 'ring'], 'Who may speak when.', 'pair')->titled('Ends')->named(['two ends', 'one asks, others answer', 'ring']),
+            Field::oneOf('topology', ['pair', 'polled', 'ring'], 'Who may speak when.', 'pair')->titled('Who speaks')->named(['two ends', 'one asks, others answer', 'ring']),
             Field::oneOf('baud', [300, 1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200, 250000], 'Symbols a second.', 9600, 'baud')->titled('Rate'),
             Field::oneOf('parity', ['none', 'even', 'odd'], 'The bit behind the data that makes their ones even or odd in number.', 'none')->titled('Parity'),
             Field::oneOf('stopBits', [1, 2], 'How long the line rests after each character at least.', 1)->titled('Stop bits'),
