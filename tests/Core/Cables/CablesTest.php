@@ -98,6 +98,7 @@ final class CablesTest extends CoreTestCase
         }, $cable->uses);
     }
 
+    /** @param  array<string, bool|float|int|string|null>  $link */
     #[DataProvider('lines')]
     public function test_both_tables_say_the_same_wire_and_cross_once(array $link, int $nodes): void
     {

@@ -76,7 +76,7 @@ final readonly class SerialFaults
             ->join('mill-three', 'three-c', Role::Both, 'three-c-w', ['station' => 3])
             ->node('three-d', 'Cellar', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('three-d-w', 'three-d', 'serial-wire', 'Wires')
             ->join('mill-three', 'three-d', Role::Both, 'three-d-w', ['station' => 4]);
-        // serial-too-many-loads
+        // serial-too-many-loads, serial-bought-unspoken
         $sketch->link('mill-crowd', 'Crowded pair', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 20.0]);
         for ($box = 1; $box <= 33; $box++) {
             $sketch->node("crowd-box-{$box}", "Box {$box}", NodeKind::Fixture, 'mill', null)
@@ -111,8 +111,8 @@ final readonly class SerialFaults
             ->cable('cable-loop', 'two-a', 'two-a', 'Coil of cable')
             // cable-cores-run-out, cable-core-twice, cable-core-idle
             ->cable('cable-scale', 'two-a', 'two-b', 'Scale cable', ['cores' => 2], [['core' => 1, 'use' => 'forward', 'link' => 'mill-two'], ['core' => 1, 'use' => 'a', 'link' => 'mill-pair']])
-            // cable-pair-apart; nothing lies between the others: cable-unlaid
-            ->cable('cable-pair', 'pair-a', 'pair-b', 'Pair cable', ['cores' => 6, 'lengthM' => 700.0, 'mm2' => 0.22], [['core' => 1, 'use' => 'a', 'link' => 'mill-pair'], ['core' => 4, 'use' => 'b', 'link' => 'mill-pair']])
+            // cable-pair-apart, serial-length-differs; nothing lies between the others: cable-unlaid
+            ->cable('cable-pair', 'pair-a', 'pair-b', 'Pair cable', ['cores' => 6, 'lengthM' => 1_600.0, 'mm2' => 0.22], [['core' => 1, 'use' => 'a', 'link' => 'mill-pair'], ['core' => 4, 'use' => 'b', 'link' => 'mill-pair']])
             // cable-loses-volts, cable-ground-lifts: relays at the far end live on the near one's plug
             ->supply('bin-plug', 'bin-a', 'plug-5v-1a', 'Bin plug')
             ->supply('bin-far', 'bin-2', 'other', 'From the desk', 'bin-plug', more: ['volts' => 5.0])

@@ -36,9 +36,10 @@ final readonly class SerialHops implements TimesHops
             $segments[] = new Segment(SegmentKind::Waiting, 'the exchange that runs', 0, intdiv($exchangeNs, 2), max($exchangeNs, $line->missedNs()));
         } else {
             $cycleNs = $line->cycleNs();
-            $segments[] = new Segment(SegmentKind::Waiting, 'until it is asked', 0, intdiv($cycleNs, 2), $cycleNs);
-            $turnNs = $frameNs + $line->settings->turnMs * 1_000_000;
-            $segments[] = new Segment(SegmentKind::Waiting, 'question and turn', $turnNs, $turnNs, $turnNs);
+            // At best the question ends just then.
+            $segments[] = new Segment(SegmentKind::Waiting, 'until it has been asked', 0, intdiv($cycleNs, 2), $cycleNs);
+            $turnNs = $line->settings->turnMs * 1_000_000;
+            $segments[] = new Segment(SegmentKind::Waiting, 'turn', 0, $turnNs, $turnNs);
             if ($hop->toId !== $asker->id) {
                 $segments[] = new Segment(SegmentKind::Airtime, 'answer', $frameNs, $frameNs, $frameNs);
                 $segments[] = new Segment(SegmentKind::Waiting, 'rest, and the exchange that runs', $line->settings->gapMs * 1_000_000, $line->settings->gapMs * 1_000_000, $exchangeNs);

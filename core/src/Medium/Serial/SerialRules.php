@@ -9,11 +9,13 @@ use Rundfunk\Medium\Serial\Rule\AnswersCollide;
 use Rundfunk\Medium\Serial\Rule\AskerMissing;
 use Rundfunk\Medium\Serial\Rule\BackFeed;
 use Rundfunk\Medium\Serial\Rule\BiasMissing;
+use Rundfunk\Medium\Serial\Rule\BoughtUnspoken;
 use Rundfunk\Medium\Serial\Rule\BroadcastUnanswered;
 use Rundfunk\Medium\Serial\Rule\ClocksApart;
 use Rundfunk\Medium\Serial\Rule\CycleSlow;
 use Rundfunk\Medium\Serial\Rule\EndsDisagree;
 use Rundfunk\Medium\Serial\Rule\EndsUnfit;
+use Rundfunk\Medium\Serial\Rule\LengthDiffers;
 use Rundfunk\Medium\Serial\Rule\LengthUnknown;
 use Rundfunk\Medium\Serial\Rule\LevelTooHigh;
 use Rundfunk\Medium\Serial\Rule\LevelTooLow;
@@ -42,6 +44,7 @@ final readonly class SerialRules implements HasRules
         return [
             new EndsDisagree,
             new EndsUnfit,
+            new BoughtUnspoken,
             new AskerMissing,
             new OneWay,
             new StationMissing,
@@ -53,6 +56,7 @@ final readonly class SerialRules implements HasRules
             new PartTooSlow,
             new LineTooLong,
             new LengthUnknown,
+            new LengthDiffers,
             new AnswersCollide,
             new TerminatorsWrong,
             new BiasMissing,

@@ -20,7 +20,10 @@ use Tests\Core\CoreTestCase;
 /** The figures of serial lines against published ones and against programs of others. */
 final class SerialCalculatorsTest extends CoreTestCase
 {
-    /** @param  array<string, string>  $given */
+    /**
+     * @param  array<string, string>  $given
+     * @return array<string, mixed>
+     */
     private static function calculate(string $name, array $given): array
     {
         return Shipped::calculators()->calculate($name, $given);

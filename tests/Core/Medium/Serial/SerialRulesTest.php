@@ -22,12 +22,12 @@ final class SerialRulesTest extends CoreTestCase
 {
     /**
      * @param  array<string, bool|float|int|string|null>  $link
-     * @param  list<array{0: string, 1?: array<string, bool|float|int|string|null>, 2?: Role, 3?: string, 4?: list<string>}>  $ends  board, settings, role, class of its part, what is meant
+     * @param  array{0: string, 1?: array<string, bool|float|int|string|null>, 2?: Role, 3?: string, 4?: list<string>}  ...$ends  board, settings, role, class of its part, what is meant
      */
     private static function line(array $link, array ...$ends): Sketch
     {
         $sketch = self::sketch()->link('l', 'Line', 'serial', ['timeoutMs' => 200, 'lengthM' => 0.5, ...$link]);
-        foreach ($ends as $at => $end) {
+        foreach (array_values($ends) as $at => $end) {
             $number = $at + 1;
             $class = $end[3] ?? (($link['levels'] ?? 'logic') === 'rs-485' ? 'rs485-5v' : 'serial-wire');
             $sketch->node("n{$number}", "Node {$number}", NodeKind::Controller, null, $end[0])
@@ -81,6 +81,14 @@ final class SerialRulesTest extends CoreTestCase
         }
         yield 'no length' => ['serial-length-unknown', static fn () => self::line(['lengthM' => null], [$big], [$big]), ['Nobody said how long Line is']];
         yield 'no length of one end' => ['serial-length-unknown', static fn () => self::line(['lengthM' => null], [$big]), []];
+
+        yield 'a thing from a shop' => ['serial-bought-unspoken', static fn () => self::line($bus, [$big])->node('shop', 'Scale', NodeKind::Fixture, null, null)->join('l', 'shop', Role::Both), ['Scale on Line speaks as the makers made it']];
+        yield 'boards of ours' => ['serial-bought-unspoken', static fn () => self::line($bus, [$big], [$big]), []];
+        $cabled = static fn (array $link, float ...$metres) => array_reduce(array_keys($metres), static fn (Sketch $s, int $at): Sketch => $s->cable("c{$at}", 'n'.($at + 1), 'n'.($at + 2), "Cable {$at}", ['lengthM' => $metres[$at]], [['core' => 1, 'use' => ($link['topology'] ?? '') === 'ring' ? 'forward' : 'a', 'link' => 'l']]), self::line($link, ...array_fill(0, count($metres) + 1, [$big])));
+        yield 'longer than it is said to be' => ['serial-length-differs', static fn () => $cabled($bus, 30.0, 20.0), ['Line runs in 50 m of cable and is said to be 40']];
+        yield 'as long' => ['serial-length-differs', static fn () => $cabled($bus, 25.0, 15.0), []];
+        yield 'around a ring the longest counts' => ['serial-length-differs', static fn () => $cabled(['topology' => 'ring', 'levels' => 'rs-232', 'lengthM' => 5.0], 6.0, 3.0), ['Line runs in 6 m of cable and is said to be 5']];
+        yield 'nobody said, and it lies there' => ['serial-length-differs', static fn () => $cabled([...$bus, 'lengthM' => null], 30.0), ['Line runs in 30 m of cable']];
 
         yield 'two boxes joined' => ['serial-answers-collide', static fn () => self::line([...$polled, 'returning' => 'joined'], [$big], [$big], [$big]), ['The answers of 2 boxes on Line are simply joined']];
         yield 'one box' => ['serial-answers-collide', static fn () => self::line([...$polled, 'returning' => 'joined'], [$big], [$big]), []];
