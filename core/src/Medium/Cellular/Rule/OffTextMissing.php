@@ -12,6 +12,7 @@ use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\CommandWords;
+use Rundfunk\Medium\Cellular\TakenWords;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
@@ -53,7 +54,7 @@ final readonly class OffTextMissing implements HopRule
         $plan = $look->plan;
         $id = $plan->newId('control', $leg->control->id, 'off');
         $route = new Route($plan->newId('route', $id), $id, $leg->output->id, Action::Off);
-        $word = CommandWords::free($leg->output, $route, CommandWords::taken($plan, null));
+        $word = CommandWords::free($leg->output, $route, TakenWords::in($look)->words);
         $control = new Control($id, $leg->control->nodeId, "{$leg->output->name} off", ControlKind::Text, order: $leg->control->order + 1, settings: [...$leg->control->settings, 'word' => $word]);
         $hops = array_map(
             static fn (Hop $hop): Operation => Operation::add(new Hop($plan->newId('hop', $route->id, $hop->id), $route->id, $hop->linkId, $hop->fromId, $hop->toId, order: $hop->order)),
