@@ -8,7 +8,6 @@ const traced = async (page) => page.getByLabel(/route/i).first().selectOption({ 
 /** name: plan, where ({…} is the id of what has that name), theme, what is done there. */
 const views = {
     'line-map': [linden, 'map', 'light', traced],
-    site: [linden, 'site'],
     nodes: [linden, 'nodes/{node Bench}'],
     links: [linden, 'links/{link Handsets}'],
     'links-infrared': [linden, 'links/{link Warm air}'],
@@ -38,7 +37,6 @@ const views = {
     'node-sheet': [linden, 'build/{node Bench}'],
     'assign-review': [faulty, 'assign'],
     findings: [faulty, 'findings'],
-    plans: [null, '#/'],
     calculators: [null, '#/calculators/ir-reach'],
     'own-parts': [faulty, 'own/{ownBoard Board from the cellar}'],
 };
