@@ -74,6 +74,17 @@ final readonly class Endpoint implements Thing
         return 'endpoint';
     }
 
+    /**
+     * Settings as this end has them: its link's, but for what is known to be set otherwise here.
+     *
+     * @param  list<string>  $shared  those that must be the same at both ends
+     * @return array<string, bool|float|int|string|null>
+     */
+    public function over(Link $link, array $shared): array
+    {
+        return [...$link->settings, ...array_filter(array_intersect_key($this->settings, array_flip($shared)), static fn (mixed $value): bool => $value !== null)];
+    }
+
     public function pins(string $setting): bool
     {
         return in_array($setting, $this->pinned, true);

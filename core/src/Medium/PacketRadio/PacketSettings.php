@@ -37,10 +37,7 @@ final readonly class PacketSettings
     /** As one end has them: the link's, but for what is known to be set otherwise there. */
     public static function at(Link $link, Endpoint $endpoint): self
     {
-        return self::from([...$link->settings, ...array_filter(
-            array_intersect_key($endpoint->settings, array_flip(self::SHARED)),
-            static fn (mixed $value): bool => $value !== null,
-        )]);
+        return self::from($endpoint->over($link, self::SHARED));
     }
 
     public static function linkShape(): Shape

@@ -49,6 +49,19 @@ final class Stations
         return new self($plan, $link);
     }
 
+    /** @return int|null the lowest id that an end can be and that nobody has; null where none is left */
+    public static function free(Plan $plan, Link $link, Endpoint $for): ?int
+    {
+        $taken = array_map(static fn (Endpoint $end): ?int => SerialEnd::of($end)->station, $plan->endpointsOn($link));
+        foreach (range(1, SerialEnd::of($for)->highestId()) as $id) {
+            if (! in_array($id, $taken, true)) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
     /** @param  array<int, true>  $seen  ids that were asked for already */
     private function place(Endpoint $end, array &$seen): bool
     {

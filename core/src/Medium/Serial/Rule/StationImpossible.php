@@ -14,7 +14,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Medium\Serial\IdBy;
 use Rundfunk\Medium\Serial\SerialEnd;
-use Rundfunk\Plan\Endpoint;
+use Rundfunk\Medium\Serial\Stations;
 
 /** An id that is kept for something else, or that the node cannot be given. */
 #[Finds('serial-id-impossible', WorkStep::Links)]
@@ -38,13 +38,8 @@ final readonly class StationImpossible implements EndRule
 
     private static function fix(Look $look, End $end): ?Fix
     {
-        $taken = array_map(static fn (Endpoint $other): ?int => SerialEnd::of($other)->station, $look->plan->endpointsOn($end->link));
-        for ($id = 1; $id <= SerialEnd::of($end->endpoint)->highestId(); $id++) {
-            if (! in_array($id, $taken, true)) {
-                return Fix::change("Make it id {$id}", $end->endpoint, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->endpoint->pinned, ['station']))]);
-            }
-        }
+        $id = Stations::free($look->plan, $end->link, $end->endpoint);
 
-        return null;
+        return $id === null ? null : Fix::change("Make it id {$id}", $end->endpoint, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->endpoint->pinned, ['station']))]);
     }
 }

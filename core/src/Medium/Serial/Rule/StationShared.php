@@ -11,6 +11,7 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Medium\Serial\Stations;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
@@ -47,13 +48,8 @@ final readonly class StationShared implements LinkRule
 
     private static function fix(Look $look, Link $link, Endpoint $end, string $name): ?Fix
     {
-        $taken = array_map(static fn (Endpoint $other): ?int => SerialEnd::of($other)->station, $look->plan->endpointsOn($link));
-        for ($id = 1; $id <= SerialEnd::of($end)->highestId(); $id++) {
-            if (! in_array($id, $taken, true)) {
-                return Fix::change("Make {$name} id {$id}", $end, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->pinned, ['station']))]);
-            }
-        }
+        $id = Stations::free($look->plan, $link, $end);
 
-        return null;
+        return $id === null ? null : Fix::change("Make {$name} id {$id}", $end, ['settings' => ['station' => $id], 'pinned' => array_values(array_diff($end->pinned, ['station']))]);
     }
 }
