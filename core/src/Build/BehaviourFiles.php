@@ -8,6 +8,7 @@ use Rundfunk\Behaviour\CBehaviour;
 use Rundfunk\Behaviour\CFieldNames;
 use Rundfunk\Behaviour\CSize;
 use Rundfunk\Behaviour\Heard;
+use Rundfunk\Behaviour\LinkMemory;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\Said;
@@ -99,9 +100,12 @@ final readonly class BehaviourFiles
     {
         $board = $this->knowledge->catalogue->boardOf($this->node);
         $size = CSize::of($this->tables);
+        $lines = LinkMemory::of($this->plan, $this->node, $this->knowledge->media);
         $memory = $board === null || $board->memoryKb > 16 ? ', a little more on this board' : " of the {$board->memoryKb} kB";
 
-        return ["Memory: {$size->memoryBytes()} bytes{$memory}. Program: about ".Figures::significant($size->programBytes() / 1_000).' kB on an 8-bit board, not measured elsewhere.'];
+        $bytes = $size->memoryBytes() + $lines;
+
+        return ["Memory: {$bytes} bytes{$memory}.".($lines > 0 ? " {$lines} of them its serial lines." : '').' Program: about '.Figures::significant($size->programBytes() / 1_000).' kB on an 8-bit board, '.($lines > 0 ? 'its serial lines besides, ' : '').'not measured elsewhere.'];
     }
 
     /** @return list<string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Behaviour\Rule;
 
 use Rundfunk\Behaviour\CSize;
+use Rundfunk\Behaviour\LinkMemory;
 use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
@@ -31,10 +32,11 @@ final readonly class MemoryShort implements NodeRule
             return [];
         }
         $all = 1_024 * $board->memoryKb;
-        if (self::atMost($look->plan, $node) + self::FOR_THE_REST <= $all) {
+        $lines = LinkMemory::of($look->plan, $node, $look->media);
+        if (self::atMost($look->plan, $node) + $lines + self::FOR_THE_REST <= $all) {
             return [];
         }
-        $bytes = CSize::of(Tabulation::of($look->plan, $node, $look->knowledge))->memoryBytes();
+        $bytes = CSize::of(Tabulation::of($look->plan, $node, $look->knowledge))->memoryBytes() + $lines;
         if ($bytes + self::FOR_THE_REST <= $all) {
             return [];
         }

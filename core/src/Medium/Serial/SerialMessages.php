@@ -6,18 +6,20 @@ namespace Rundfunk\Medium\Serial;
 
 use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Behaviour\MessageNumbers;
+use Rundfunk\Behaviour\TakesMemory;
 use Rundfunk\Behaviour\WritesMessages;
 use Rundfunk\Medium\Serial\Line\CAnswering;
 use Rundfunk\Medium\Serial\Line\CAsking;
 use Rundfunk\Medium\Serial\Line\CStream;
 use Rundfunk\Medium\Serial\Line\CTelling;
+use Rundfunk\Medium\Serial\Line\LineEnd;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
 
 /** Frames as messages and back, and who speaks when: the whole of one end of a line, but for the bytes themselves. */
-final readonly class SerialMessages implements WritesMessages
+final readonly class SerialMessages implements TakesMemory, WritesMessages
 {
     public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
     {
@@ -55,6 +57,24 @@ final readonly class SerialMessages implements WritesMessages
             '{l}' => strtolower($prefix), '{L}' => $prefix, '{name}' => CNames::comment($plan->link($endpoint->linkId)->name), '{link}' => (string) $link,
             '{others}' => (string) count($others),
         ]));
+    }
+
+    /** The line's struct, field by field, see {@see CAsking}, {@see CAnswering} and {@see CTelling}; held to the 8-bit compiler by the tests. */
+    public function memoryBytes(Plan $plan, Endpoint $endpoint): int
+    {
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if (! $line->isComplete()) {
+            return 0;
+        }
+        $frame = SerialFrame::layout($line->settings)->lengthBytes;
+        $others = count($line->ends) - 1;
+        $queue = LineEnd::QUEUE_MOST * 5;
+
+        return $frame + 1 + $queue + match (true) {
+            $line->settings->topology !== Topology::Polled => 4 * $frame + 12 * $others + 12,
+            $line->asker()?->id === $endpoint->id => 21 * $others + 13,
+            default => $frame + 9,
+        };
     }
 
     /** Nodes that are told together go by the id that everybody hears. */

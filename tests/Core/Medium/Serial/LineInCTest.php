@@ -10,6 +10,7 @@ use Rundfunk\Build\CHeader;
 use Rundfunk\Medium\Serial\Line\LineEnd;
 use Rundfunk\Medium\Serial\Line\LineMessage;
 use Rundfunk\Medium\Serial\Line\Programs;
+use Rundfunk\Medium\Serial\SerialMessages;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
@@ -76,7 +77,7 @@ final class LineInCTest extends CoreTestCase
         self::assertGreaterThan(40, substr_count($expected, "\n"));
 
         [$steps, $expected] = $this->recorded($plan, $which, 260, 12);
-        file_put_contents("{$this->folder}/board.c", $this->program($steps, 'BOARD'));
+        file_put_contents("{$this->folder}/board.c", $this->program($steps, 'BOARD', (new SerialMessages)->memoryBytes($plan, $plan->endpointsOn($link)[$which])));
         $this->execute('avr-gcc', '-mmcu=atmega644', '-std=c99', '-Os', '-Wall', '-Wextra', '-Werror', '-DBOARD', '-DF_CPU=16000000UL', '-o', 'board.elf', 'board.c');
         preg_match_all('/o [0-9a-f]+|t [01]|g \d+|h \d+ \d+ -?\d+/', (string) preg_replace('/\e\[[0-9;]*m/', '', $this->execute('simavr', '-m', 'atmega644', '-f', '16000000', 'board.elf')), $said);
         self::assertSame($expected, implode("\n", $said[0]));
@@ -112,7 +113,7 @@ final class LineInCTest extends CoreTestCase
     }
 
     /** @param  list<array{string, int, int, int, int}>  $steps */
-    private function program(array $steps, string $for): string
+    private function program(array $steps, string $for, int $bytes = 0): string
     {
         $rows = implode(",\n", array_map(static fn (array $step): string => sprintf("{'%s', %d, %d, %d, %d}", ...$step), $steps));
         // A box that is asked notices nobody.
@@ -133,6 +134,9 @@ final class LineInCTest extends CoreTestCase
             {$rows}
             };
             static struct line_line line;
+            #ifdef BOARD
+            typedef char as_large_as_it_is_said[sizeof line == {$bytes} ? 1 : -1] __attribute__((unused));
+            #endif
             {$gone}
             #ifdef BOARD
             static int put(char c, FILE *f) { (void)f; while (!(UCSR0A & (1 << UDRE0))) {} UDR0 = (uint8_t)c; return 0; }

@@ -90,6 +90,10 @@ final class SerialRulesTest extends CoreTestCase
         yield 'around a ring the longest counts' => ['serial-length-differs', static fn () => $cabled(['topology' => 'ring', 'levels' => 'rs-232', 'lengthM' => 5.0], 6.0, 3.0), ['Line runs in 6 m of cable and is said to be 5']];
         yield 'nobody said, and it lies there' => ['serial-length-differs', static fn () => $cabled([...$bus, 'lengthM' => null], 30.0), ['Line runs in 30 m of cable']];
 
+        // What a line remembers of each box counts: 21 bytes on an 8-bit board, as its compiler has it.
+        yield 'a small board that asks many' => ['memory-short', static fn () => self::line($bus, [$old], ...array_fill(0, 70, [$old])), ['What Node 1 does leaves its board too little memory']];
+        yield 'a small board that asks some' => ['memory-short', static fn () => self::line($bus, [$old], ...array_fill(0, 20, [$old])), []];
+
         yield 'two boxes joined' => ['serial-answers-collide', static fn () => self::line([...$polled, 'returning' => 'joined'], [$big], [$big], [$big]), ['The answers of 2 boxes on Line are simply joined']];
         yield 'one box' => ['serial-answers-collide', static fn () => self::line([...$polled, 'returning' => 'joined'], [$big], [$big]), []];
         yield 'two boxes with diodes' => ['serial-answers-collide', static fn () => self::line([...$polled, 'returning' => 'schottky'], [$big], [$big], [$big]), []];
@@ -103,7 +107,11 @@ final class SerialRulesTest extends CoreTestCase
         yield 'a box that cannot answer' => ['serial-one-way', static fn () => self::line($polled, [$big], [$big, [], Role::Receives]), ['Node 2 is asked and cannot answer']];
         yield 'a box that hears nothing' => ['serial-one-way', static fn () => self::line($polled, [$big], [$big, [], Role::Sends]), ['Node 2 cannot be asked: it hears nothing']];
         yield 'a ring that ends' => ['serial-one-way', static fn () => self::line(['topology' => 'ring'], [$big], [$big, [], Role::Receives], [$big]), ['The ring ends at Node 2, which says nothing']];
-        yield 'one way between two' => ['serial-one-way', static fn () => self::line([], [$big, [], Role::Sends], [$big, [], Role::Receives]), []];
+        // Whoever tells waits for the answer: our programs take nothing as said that nobody answers.
+        yield 'one way between two' => ['serial-one-way', static fn () => self::line([], [$big, [], Role::Sends], [$big, [], Role::Receives]), ['Node 1 hears no answer', 'Node 2 hears and cannot answer']];
+        yield 'both ways between two' => ['serial-one-way', static fn () => self::line([], [$big], [$big]), []];
+        yield 'two that speak when they like on one pair' => ['serial-ends-unfit', static fn () => self::line(['levels' => 'rs-485'], [$big], [$big]), ['Both ends of Line speak when they like, on one pair']];
+        yield 'one of the two asks' => ['serial-ends-unfit', static fn () => self::line($bus, [$big], [$big]), []];
 
         yield 'ends with 120 Ω' => ['serial-terminators', static fn () => self::line($bus, [$big, $held], [$big], [$big, $ended]), []];
         yield 'no 120 Ω' => ['serial-terminators', static fn () => self::line($bus, [$big], [$big]), ['Nothing ends Line']];

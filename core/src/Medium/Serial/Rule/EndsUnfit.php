@@ -34,6 +34,7 @@ final readonly class EndsUnfit implements LinkRule
         $why = match (true) {
             $settings->topology !== Topology::Ring && $settings->levels === Levels::Rs232 && $count > 2 => ["RS-232 joins two ends, and {$link->name} has {$count}", 'Its drivers hold the line at all times: two on one wire fight.', 'RS-485 is made for many; RS-232 can be joined to a ring, each to the next.', null],
             $settings->topology === Topology::Pair && $count > 2 => ["{$link->name} has {$count} ends and is set for two", 'Two would speak on one wire at once.', 'Let one of them ask the others.', self::polled($look, $link, $line)],
+            $settings->topology === Topology::Pair && $settings->levels === Levels::Rs485 && $count === 2 => ["Both ends of {$link->name} speak when they like, on one pair", 'RS-485 has one pair for both directions: two that begin at once garble each other.', 'Let one of them ask the other; or take RS-232, which has a wire for each.', self::polled($look, $link, $line)],
             $settings->topology === Topology::Ring && $settings->levels === Levels::Rs485 => ["{$link->name} is a ring of RS-485", 'On one pair all hear everything at once: there is nothing to hand on. A ring of pairs wants two transceivers in each node.', 'Join them to one pair, with one that asks; or take logic levels or RS-232 from node to node.', self::polled($look, $link, $line)],
             default => null,
         };

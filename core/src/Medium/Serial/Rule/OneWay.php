@@ -23,12 +23,16 @@ final readonly class OneWay implements EndRule
     public function check(End $end, Look $look): iterable
     {
         $settings = SerialSettings::of($end->link);
-        if ($settings->topology === Topology::Pair || $end->endpoint->role === Role::Both) {
+        if ($end->endpoint->role === Role::Both) {
             return;
         }
         $deaf = ! $end->endpoint->role->receives();
         yield Finding::fault(
-            $settings->topology === Topology::Ring ? "The ring ends at {$end->node->name}, which ".($deaf ? 'hears nothing' : 'says nothing') : ($deaf ? "{$end->node->name} cannot be asked: it hears nothing" : "{$end->node->name} is asked and cannot answer"),
+            match ($settings->topology) {
+                Topology::Ring => "The ring ends at {$end->node->name}, which ".($deaf ? 'hears nothing' : 'says nothing'),
+                Topology::Polled => $deaf ? "{$end->node->name} cannot be asked: it hears nothing" : "{$end->node->name} is asked and cannot answer",
+                Topology::Pair => $deaf ? "{$end->node->name} hears no answer" : "{$end->node->name} hears and cannot answer",
+            },
             $end->at('role'),
             $settings->topology === Topology::Ring ? 'In a ring each hands on what is for others.' : 'Each question is answered, so that whoever asks knows that it came; a missed answer costs all of them the time to wait for it.',
             'Let it send and receive.',
