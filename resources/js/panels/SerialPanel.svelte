@@ -74,6 +74,9 @@
                     its rate
                     <span class="mono">{own.errorPercent > 0 ? '+' : ''}{own.errorPercent} %</span> off{/if}
             </p>
+            {#if own.owns.length > 0}<p class="text-soft">
+                    owns {own.owns.join(', ')}
+                </p>{/if}
             {#if own.disagrees.length > 0}<p class="text-fault">! set to {own.disagrees.join(', ')}</p>{/if}
         {/if}
     {/snippet}

@@ -61,6 +61,7 @@ final readonly class Serial implements Medium
             new SerialSayings,
             new SerialHops,
             new SerialBuild,
+            new SerialPartLines,
             new SerialMessages,
             new SerialBroadcast,
             new SerialPanel,

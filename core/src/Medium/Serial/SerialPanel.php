@@ -36,6 +36,7 @@ final readonly class SerialPanel implements DrawsPanel
             $settings->topology === Topology::Pair => $line->exchangeNs(),
             default => $line->cycleNs(),
         };
+        $owned = self::owned($plan, $line);
         $isKnown = count($line->ends) > 1 && ($settings->topology !== Topology::Polled || $line->asker() !== null);
 
         return new SerialFigures(
@@ -52,7 +53,7 @@ final readonly class SerialPanel implements DrawsPanel
             $strokes === [] ? 0.0 : max(array_map(static fn (SerialStroke $stroke): float => $stroke->toMs, $strokes)),
             $columns,
             $strokes,
-            array_map(static fn (int $place, Endpoint $end): SerialEndFigures => self::end($plan, $link, $end, $place, count($line->ends), $knowledge), array_keys($line->ends), $line->ends),
+            array_map(static fn (int $place, Endpoint $end): SerialEndFigures => self::end($plan, $link, $end, $place, count($line->ends), $knowledge, $owned[$end->id] ?? []), array_keys($line->ends), $line->ends),
         );
     }
 
@@ -99,7 +100,33 @@ final readonly class SerialPanel implements DrawsPanel
         return [$columns, $strokes];
     }
 
-    private static function end(Plan $plan, Link $link, Endpoint $end, int $place, int $count, Knowledge $knowledge): SerialEndFigures
+    /**
+     * Which outputs each node works for the others: box 3 owns 7 to 9.
+     *
+     * @return array<string, list<string>> "7 Relay 1", by end
+     */
+    private static function owned(Plan $plan, SerialLine $line): array
+    {
+        $ends = $line->ends;
+        usort($ends, static fn (Endpoint $one, Endpoint $other): int => (SerialEnd::of($one)->station ?? 999) <=> (SerialEnd::of($other)->station ?? 999));
+        $owned = [];
+        $number = 0;
+        foreach ($ends as $end) {
+            $names = [];
+            foreach ($plan->hopsTo($end) as $hop) {
+                $output = $plan->output($plan->route($hop->routeId)->outputId);
+                if ($output->nodeId === $end->nodeId) {
+                    $names[$output->id] ??= ++$number." {$output->name}";
+                }
+            }
+            $owned[$end->id] = array_values($names);
+        }
+
+        return $owned;
+    }
+
+    /** @param  list<string>  $owns */
+    private static function end(Plan $plan, Link $link, Endpoint $end, int $place, int $count, Knowledge $knowledge, array $owns): SerialEndFigures
     {
         $disagrees = [];
         foreach (SerialSettings::SHARED as $setting) {
@@ -113,7 +140,7 @@ final readonly class SerialPanel implements DrawsPanel
         return new SerialEndFigures(
             $end->id,
             $board === null ? null : round(SerialClock::errorPercent($board, SerialSettings::of($link)->baud), 2),
-            $disagrees, $place + 1, $place === 0 || $place === $count - 1,
+            $disagrees, $place + 1, $place === 0 || $place === $count - 1, $owns,
         );
     }
 }

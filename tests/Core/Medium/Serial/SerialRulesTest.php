@@ -6,9 +6,12 @@ namespace Tests\Core\Medium\Serial;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Build\PartsList;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Medium\Serial\SerialPanel;
+use Rundfunk\Medium\Serial\Shown\SerialEndFigures;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
@@ -219,5 +222,35 @@ final class SerialRulesTest extends CoreTestCase
         $parts = array_map(static fn ($part): string => "{$part->kind->value} {$part->ohms} {$part->lowerOhms}", $plan->partsOf($plan->module($sketch->id('w2'))));
         self::assertSame(['divider 1000 2000'], $parts);
         self::assertSame([], self::checker()->check($plan)->byRule()['serial-level-too-high'] ?? []);
+    }
+
+    public function test_the_parts_of_a_line_are_on_the_list(): void
+    {
+        $wants = static function (Sketch $sketch): array {
+            $parts = [];
+            foreach (PartsList::of($sketch->plan(), self::knowledge())->lines as $line) {
+                if (preg_match('/^(resistor|Schottky|silicon)/', $line->what) === 1) {
+                    $parts[$line->what] = $line->quantity;
+                }
+            }
+
+            return $parts;
+        };
+        $bus = ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 40.0];
+        // TIA/EIA-485-A: 120 Ω at both ends; 680 Ω are the next below 713 for two terminators and three loads at 5 V.
+        self::assertSame(['resistor 120 Ω' => 2, 'resistor 680 Ω' => 2], $wants(self::line($bus, ['8bit-5v-70io', ['terminated' => true, 'biased' => true]], ['8bit-5v-70io'], ['8bit-5v-70io', ['terminated' => true]])));
+        self::assertSame(['resistor 1.5 kΩ' => 1, 'Schottky signal diode' => 2], $wants(self::line(['topology' => 'polled', 'returning' => 'schottky'], ['8bit-5v-70io'], ['8bit-5v-70io'], ['8bit-5v-70io'])));
+        self::assertSame([], $wants(self::line(['topology' => 'polled', 'returning' => 'joined'], ['8bit-5v-70io'], ['8bit-5v-70io'], ['8bit-5v-70io'])));
+    }
+
+    public function test_outputs_are_numbered_along_the_line_in_the_order_of_ids(): void
+    {
+        $sketch = self::line(['topology' => 'polled', 'levels' => 'rs-485'], ['8bit-5v-70io'], ['8bit-5v-70io', ['station' => 9]], ['8bit-5v-70io', ['station' => 4]])
+            ->module('k', 'n1', 'button-pad-2', 'Keys')->control('k1', 'n1', 'Key 1')->control('k2', 'n1', 'Key 2')
+            ->output('a', 'n2', 'Nine')->output('b', 'n3', 'Four')->output('c', 'n3', 'Four too')
+            ->route('k1', Action::On, 'a')->route('k1', Action::On, 'b')->route('k2', Action::Off, 'b')->route('k2', Action::On, 'c');
+        $plan = $sketch->assigned();
+        $owns = array_map(static fn (SerialEndFigures $end): array => $end->owns, (new SerialPanel)->panel($plan, $plan->links()[0], self::knowledge())->ends);
+        self::assertSame([[], ['3 Nine'], ['1 Four', '2 Four too']], $owns);
     }
 }

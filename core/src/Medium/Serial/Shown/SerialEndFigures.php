@@ -18,6 +18,8 @@ final readonly class SerialEndFigures
         /** where on the cable it stands, from 1 */
         public int $place,
         public bool $isOuter,
+        /** @var list<string> the outputs that are worked over the line, numbered along it in the order of ids */
+        #[ListOf('string')] public array $owns,
     ) {
     }
 }
