@@ -130,8 +130,7 @@
         </tbody>
     </table>
     <p class="px-3 py-2 text-[14px]">
-        {#if cable.missing.length > 0}<span class="text-fault">! No core is for {cable.missing.join(', ')}.</span
-            >{' '}{/if}
+        {#if cable.missing.length > 0}<span class="text-fault">! No core is for {cable.missing.join(', ')}.</span>{/if}
         {cable.free === 0
             ? 'No core is left.'
             : cable.free === 1
