@@ -123,6 +123,12 @@ for (const theme of ['light', 'dark'] as const) {
                     }
                     await sound(page);
                 }
+                await page
+                    .getByLabel('Node', { exact: true })
+                    .selectOption({ label: plan === 'linden-hollow' ? 'Frame 1' : 'Bin desk' });
+                await page.getByRole('link', { name: 'Cables', exact: true }).click();
+                await expect(page.getByRole('region', { name: /^Cable / }).first()).toBeVisible();
+                await sound(page);
             });
         }
     });
