@@ -39,6 +39,10 @@ test('four boxes on one line, from nothing to the ladder, and what a dead one do
     await expect(page.getByLabel('120 Ω on of Box 2')).toHaveValue('false');
     await expect(page.getByText('with one that is dead')).toBeVisible();
 
+    // Two that are told together hear one message, and say no more than the others whether it came.
+    await page.getByRole('button', { name: 'Told together with others: Box 1' }).click();
+    await expect(page.getByRole('button', { name: 'Told together with others: Box 1', pressed: true })).toBeVisible();
+
     // A ring is another thing: one that is dead silences the next.
     await page.getByLabel('Levels').selectOption({ label: 'RS-232' });
     await page.getByLabel('Who speaks', { exact: true }).selectOption({ label: 'ring' });

@@ -25,7 +25,8 @@ export function joinLink(index: PlanIndex, link: Schemas['Link'], nodeId: string
             linkId: link.id,
             nodeId,
             moduleId: part?.id ?? null,
-            role: only ?? byKind[node.kind] ?? usual,
+            // What is carried speaks; on a line of wires, where each answers, it does both as all do.
+            role: only ?? (node.kind === 'handset' && usual === 'both' ? usual : byKind[node.kind]) ?? usual,
             settings: {},
             order: index.nextOrder(index.endpointsOn(link.id)),
         }),

@@ -1,4 +1,6 @@
 <script lang="ts">
+    import type { Schemas } from '../lib/api';
+    import { changeEnd } from '../lib/ends';
     import EndsTable from './EndsTable.svelte';
     import PollLadder from './PollLadder.svelte';
     import type { PanelProps } from './panels';
@@ -18,6 +20,12 @@
         'restMs',
         'idBy',
     ]);
+    /** Several that are marked so hear one message at once, by the id that all hear. */
+    const isTogether = (one: Schemas['Endpoint']): boolean => one.deliberate.includes('broadcast');
+    function turnTogether(one: Schemas['Endpoint']): void {
+        const rest = one.deliberate.filter((meant) => meant !== 'broadcast');
+        changeEnd(index, link, one, 'Told together', { deliberate: isTogether(one) ? rest : [...rest, 'broadcast'] });
+    }
     const ownSettings = (one: { id: string; settings: Record<string, unknown> }): string[] => [
         ...settings().filter((name) => name !== 'restMs' || one.settings['asks'] !== true),
         ...(one.settings['idBy'] === 'switches' ? ['switches'] : []),
@@ -74,6 +82,16 @@
                     its rate
                     <span class="mono">{own.errorPercent > 0 ? '+' : ''}{own.errorPercent} %</span> off{/if}
             </p>
+            {#if link.settings['topology'] !== 'pair' && one.settings['asks'] !== true}<p>
+                    <button
+                        type="button"
+                        class="quiet-link text-[14px]"
+                        aria-pressed={isTogether(one)}
+                        aria-label="Told together with others: {index.node(one.nodeId)?.name}"
+                        onclick={() => turnTogether(one)}
+                        >{isTogether(one) ? 'told together, by id 0: nobody answers' : 'told by its own id'}</button
+                    >
+                </p>{/if}
             {#if own.owns.length > 0}<p class="text-soft">
                     owns {own.owns.join(', ')}
                 </p>{/if}

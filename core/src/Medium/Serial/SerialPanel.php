@@ -13,6 +13,7 @@ use Rundfunk\Medium\Serial\Shown\SerialStroke;
 use Rundfunk\Medium\Serial\Shown\SerialStrokeKind;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\View\DrawsPanel;
 
@@ -115,7 +116,8 @@ final readonly class SerialPanel implements DrawsPanel
             $names = [];
             foreach ($plan->hopsTo($end) as $hop) {
                 $output = $plan->output($plan->route($hop->routeId)->outputId);
-                if ($output->nodeId === $end->nodeId) {
+                // What only shows something is nobody's to work.
+                if ($output->nodeId === $end->nodeId && $output->kind !== OutputKind::Display) {
                     $names[$output->id] ??= ++$number." {$output->name}";
                 }
             }
