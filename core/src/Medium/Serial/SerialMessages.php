@@ -47,6 +47,7 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
         $checkBytes = $line->settings->check->bytes();
         $named = strtr($text, [
             '{gone}' => $own->asks || $line->settings->topology !== Topology::Polled ? ', and what {l}_gone gives as well' : '',
+            '{enable}' => $line->settings->levels === Levels::Rs485 ? "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all." : '',
             '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
             '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",
             '{unchecked}' => $checkBytes === 0 ? '' : "\n    frame->check = 0;",
