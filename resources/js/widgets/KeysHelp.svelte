@@ -20,6 +20,9 @@
     ];
 </script>
 
+<!-- A dialog hears Escape itself once it has the focus; who is quicker than that is heard as well. -->
+<svelte:window onkeydown={(event) => (open = open && event.key !== 'Escape')} />
+
 <Modal bind:open title="Keys" aria-label="Keys" size="sm">
     <table class="ledger">
         <tbody>
