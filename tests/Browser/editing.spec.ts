@@ -85,6 +85,19 @@ test('slash finds anything, and the keys are shown on ?', async ({ page }) => {
     await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Find anything in the plan');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toBeHidden();
+
+    // Shut before the browser has said that it was opened, it stays shut.
+    await page.evaluate(async () => {
+        document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '?', bubbles: true }));
+        let shown = document.querySelector('dialog');
+        for (let turn = 0; turn < 50 && shown === null; turn++) {
+            await Promise.resolve();
+            shown = document.querySelector('dialog');
+        }
+        shown?.dispatchEvent(new Event('cancel', { cancelable: true }));
+        await new Promise((done) => setTimeout(done));
+    });
+    await expect(page.getByRole('dialog')).toBeHidden();
 });
 
 test('a traced route lights up and says how long it takes', async ({ page }) => {

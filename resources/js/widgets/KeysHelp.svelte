@@ -3,6 +3,17 @@
 
     let { open = $bindable(false) }: { open: boolean } = $props();
 
+    // The dialog says a little after it was shown that it is open. Whoever has shut it by then does not want it back.
+    $effect(() => {
+        const late = (event: Event): void => {
+            if (!open) {
+                event.stopImmediatePropagation();
+            }
+        };
+        window.addEventListener('toggle', late, true);
+        return () => window.removeEventListener('toggle', late, true);
+    });
+
     const keys = [
         { keys: ['/'], does: 'Find anything in the plan' },
         { keys: ['a'], does: 'See what Assign proposes' },
@@ -19,9 +30,6 @@
         { keys: ['⌫'], does: 'In the switch table: no action' },
     ];
 </script>
-
-<!-- A dialog hears Escape itself once it has the focus; who is quicker than that is heard as well. -->
-<svelte:window onkeydown={(event) => (open = open && event.key !== 'Escape')} />
 
 <Modal bind:open title="Keys" aria-label="Keys" size="sm">
     <table class="ledger">
