@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
-use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\HeardTogether;
@@ -14,10 +13,9 @@ final readonly class SerialBroadcast implements HeardTogether
 {
     public function hearers(Plan $plan, Endpoint $to): array
     {
-        if (! $to->means(Deliberate::Broadcast)) {
-            return [$to];
-        }
-        $hearers = array_values(array_filter($plan->receiversOn($plan->link($to->linkId)), static fn (Endpoint $other): bool => $other->means(Deliberate::Broadcast)));
+        $link = $plan->link($to->linkId);
+        $line = SerialLine::of($plan, $link);
+        $hearers = $line->isToldTogether($to) ? array_values(array_filter($plan->receiversOn($link), $line->isToldTogether(...))) : [];
 
         return $hearers === [] ? [$to] : $hearers;
     }

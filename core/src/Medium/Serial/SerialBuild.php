@@ -11,7 +11,6 @@ use Rundfunk\Build\WritesC;
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Knowledge;
 use Rundfunk\Pins\SetsBaud;
-use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
@@ -43,7 +42,7 @@ final readonly class SerialBuild implements DescribesEnds, FramesMessages, SetsB
             $id = SerialEnd::of($other)->station;
             if ($other->id !== $endpoint->id && $id !== null) {
                 $name = $plan->node($other->nodeId)->name;
-                $defines[] = new Define('ID_OF_'.CNames::upper($name), (string) $id, $name.($other->means(Deliberate::Broadcast) ? ', told together with others by id 0' : ''));
+                $defines[] = new Define('ID_OF_'.CNames::upper($name), (string) $id, $name.($line->isToldTogether($other) ? ', told together with others by id 0' : ''));
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
+use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
@@ -33,6 +34,12 @@ final readonly class SerialLine
         $askers = $this->settings->topology === Topology::Polled ? $this->askers() : [];
 
         return count($askers) === 1 ? $askers[0] : null;
+    }
+
+    /** Whether an end hears what goes to everybody: of two each is told alone, and who asks hears what the boxes have for it. */
+    public function isToldTogether(Endpoint $end): bool
+    {
+        return $end->means(Deliberate::Broadcast) && $this->settings->topology !== Topology::Pair && $end->id !== $this->asker()?->id;
     }
 
     /** Its nodes have ids, each its own, and somebody asks where one must: programs can be written for it. */

@@ -13,7 +13,6 @@ use Rundfunk\Medium\Serial\Line\CAsking;
 use Rundfunk\Medium\Serial\Line\CStream;
 use Rundfunk\Medium\Serial\Line\CTelling;
 use Rundfunk\Medium\Serial\Line\LineEnd;
-use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
@@ -48,6 +47,7 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
         $named = strtr($text, [
             '{gone}' => $own->asks || $line->settings->topology !== Topology::Polled ? ', and what {l}_gone gives as well' : '',
             '{enable}' => $line->settings->levels === Levels::Rs485 ? "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all." : '',
+            '{hears}' => $line->isToldTogether($endpoint) ? '1' : '0',
             '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
             '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",
             '{unchecked}' => $checkBytes === 0 ? '' : "\n    frame->check = 0;",
@@ -81,7 +81,7 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
     /** Nodes that are told together go by the id that everybody hears. */
     private static function idOf(Plan $plan, SerialLine $line): string
     {
-        $cases = array_map(static fn (Endpoint $end): string => '    case '.EndNumber::of($plan, $end).': return '.($end->means(Deliberate::Broadcast) ? SerialEnd::EVERYBODY : SerialEnd::of($end)->station).';', $line->ends);
+        $cases = array_map(static fn (Endpoint $end): string => '    case '.EndNumber::of($plan, $end).': return '.($line->isToldTogether($end) ? SerialEnd::EVERYBODY : SerialEnd::of($end)->station).';', $line->ends);
 
         return implode("\n", ['static inline uint8_t {l}_id_of(uint8_t node)', '{', '    switch (node) {', ...$cases, '    default: return 0;', '    }', '}', '']);
     }

@@ -10,6 +10,7 @@ use Rundfunk\Build\CHeader;
 use Rundfunk\Medium\Serial\Line\LineEnd;
 use Rundfunk\Medium\Serial\Line\LineMessage;
 use Rundfunk\Medium\Serial\Line\Programs;
+use Rundfunk\Medium\Serial\SerialEnd;
 use Rundfunk\Medium\Serial\SerialMessages;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
@@ -41,7 +42,7 @@ final class LineInCTest extends CoreTestCase
         $sketch = self::sketch()->link('l', 'Line', 'serial', ['topology' => $topology, 'timeoutMs' => 25, ...$settings]);
         for ($number = 1; $number <= $count; $number++) {
             $sketch->node("n{$number}", "Node {$number}", NodeKind::Controller, null, '8bit-5v-70io')->module("w{$number}", "n{$number}", 'serial-wire', 'Line')
-                ->join('l', "n{$number}", Role::Both, "w{$number}", ['station' => 10 * $number, 'asks' => $topology === 'polled' && $number === 1, 'restMs' => $number === 2 ? 400 : 0]);
+                ->join('l', "n{$number}", Role::Both, "w{$number}", ['station' => 10 * $number, 'asks' => $topology === 'polled' && $number === 1, 'restMs' => $number === 2 ? 400 : 0], $number === 3 ? ['broadcast'] : []);
         }
 
         return $sketch->plan();
@@ -105,7 +106,8 @@ final class LineInCTest extends CoreTestCase
                 $watched->gone();
             }
             if ($to !== $from) {
-                $ends[$from]->tell(new LineMessage(10 * ($to + 1), mt_rand(1, 5), mt_rand(-300, 300)), $wires->nowMs());
+                // The third is told together with others, by the id that goes to all.
+                $ends[$from]->tell(new LineMessage($to === 2 ? SerialEnd::EVERYBODY : 10 * ($to + 1), mt_rand(1, 5), mt_rand(-300, 300)), $wires->nowMs());
             }
         }
 

@@ -32,7 +32,7 @@ final class LineTest extends CoreTestCase
         $settings = self::settings(Topology::Polled, $missedMost);
         $ids = range(2, $boxes + 1);
 
-        return [[new Asking($settings, 1, array_fill_keys($ids, 0), 12, 3), ...array_map(static fn (int $id): Answering => new Answering($settings, $id), $ids)], 'bus'];
+        return [[new Asking($settings, 1, array_fill_keys($ids, 0), 12, 3), ...array_map(static fn (int $id): Answering => new Answering($settings, $id, true), $ids)], 'bus'];
     }
 
     /** @return array{list<LineEnd>, string} */
@@ -41,7 +41,7 @@ final class LineTest extends CoreTestCase
         $settings = self::settings($count === 2 ? Topology::Pair : Topology::Ring, $missedMost);
         $ids = range(1, $count);
 
-        return [array_map(static fn (int $id): Telling => new Telling($settings, $id, array_fill_keys(array_diff($ids, [$id]), 0), 30), $ids), 'ring'];
+        return [array_map(static fn (int $id): Telling => new Telling($settings, $id, array_fill_keys(array_diff($ids, [$id]), 0), 30, true), $ids), 'ring'];
     }
 
     /** @return iterable<string, array{string, int, float}> form, ends, share of harmed bytes */
@@ -125,12 +125,12 @@ final class LineTest extends CoreTestCase
     {
         $settings = self::settings(Topology::Polled);
         $asker = new Asking($settings, 1, [2 => 0], 12, 3);
-        $wires = new Wires([$asker, new Answering($settings, 2)], 'bus', 0.0, 1);
+        $wires = new Wires([$asker, new Answering($settings, 2, false)], 'bus', 0.0, 1);
         $wires->run(20, 5);
         $asker->tell(new LineMessage(2, 5, 1), $wires->nowMs());
         $wires->run(20, 5);
         self::assertCount(1, $wires->heard);
-        $box = new Answering($settings, 2);
+        $box = new Answering($settings, 2, false);
         $again = new Wires([$asker, $box], 'bus', 0.0, 1);
         $box->tell(new LineMessage(1, 7, 2), 0);
         $again->run(60, 5);
@@ -154,7 +154,7 @@ final class LineTest extends CoreTestCase
     {
         $settings = self::settings(Topology::Polled);
         $asker = new Asking($settings, 1, [2 => 1_000], 12, 3);
-        $wires = new Wires([$asker, new Answering($settings, 2)], 'bus', 0.0, 1);
+        $wires = new Wires([$asker, new Answering($settings, 2, false)], 'bus', 0.0, 1);
         $wires->run(20, 5);
         foreach ([5, 5, 6, 5] as $code) {
             self::assertTrue($asker->tell(new LineMessage(2, $code, 0), $wires->nowMs()));
@@ -165,6 +165,99 @@ final class LineTest extends CoreTestCase
         $asker->tell(new LineMessage(2, 5, 0), $wires->nowMs());
         $wires->run(20, 5);
         self::assertCount(4, $wires->heard);
+    }
+
+    public function test_who_is_not_told_together_with_others_leaves_what_goes_to_everybody(): void
+    {
+        $bus = self::settings(Topology::Polled);
+        $ring = self::settings(Topology::Ring);
+        $rest = static fn (int $own): array => array_fill_keys(array_diff([1, 2, 3], [$own]), 0);
+        foreach ([
+            [new Asking($bus, 1, [2 => 0, 3 => 0], 12, 3), new Answering($bus, 2, true), new Answering($bus, 3, false), 'bus'],
+            [new Telling($ring, 1, $rest(1), 30, false), new Telling($ring, 2, $rest(2), 30, true), new Telling($ring, 3, $rest(3), 30, false), 'ring'],
+        ] as [$first, $marked, $other, $form]) {
+            $wires = new Wires([$first, $marked, $other], $form, 0.0, 1);
+            $wires->run(100, 5);
+            $first->tell(new LineMessage(0, 42, 1), $wires->nowMs());
+            $wires->run(60, 5);
+            $marked->tell(new LineMessage(0, 43, 1), $wires->nowMs());
+            $wires->run(60, 5);
+            $first->tell(new LineMessage(3, 44, 1), $wires->nowMs());
+            $wires->run(60, 5);
+            self::assertSame([[1, 42], [2, 44]], array_map(static fn (array $one): array => [$one[0], $one[2]->code], $wires->heard), "{$form}: nor does it hear itself.");
+        }
+    }
+
+    public function test_what_was_dropped_is_told_again_however_soon(): void
+    {
+        $settings = self::settings(Topology::Polled, 3);
+        $ring = self::settings(Topology::Pair, 3);
+        foreach ([
+            [new Asking($settings, 1, [2 => 60_000], 12, 3), static fn (): LineEnd => new Answering($settings, 2, false), 'bus'],
+            [new Telling($ring, 1, [2 => 60_000], 30, false), static fn (): LineEnd => new Telling($ring, 2, [1 => 0], 30, false), 'ring'],
+        ] as [$first, $another, $form]) {
+            $wires = new Wires([$first, $another()], $form, 0.0, 1);
+            $wires->run(60, 5);
+            // The cable is off: what is told meanwhile is dropped with the box.
+            for ($step = 0; $step < 200; $step++) {
+                $first->step($wires->nowMs() + 5 * $step);
+                if ($step === 50) {
+                    $first->tell(new LineMessage(2, 5, 0), $wires->nowMs() + 5 * $step);
+                }
+            }
+            self::assertSame(2, $first->gone(), $form);
+            $again = new Wires([$first, $another()], $form, 0.0, 1);
+            $again->run(400, 5);
+            $first->tell(new LineMessage(2, 5, 0), $again->nowMs());
+            $first->tell(new LineMessage(2, 5, 0), $again->nowMs());
+            $again->run(60, 5);
+            self::assertSame([5], array_map(static fn (array $one): int => $one[2]->code, $again->heard), "{$form}: once, and it did not count as told before.");
+        }
+    }
+
+    public function test_what_one_box_has_for_another_finds_a_place_however_much_there_is_to_tell(): void
+    {
+        [[$asker, $second, $third]] = self::bus(2);
+        $told = ['1 2' => 0, '2 3' => 0];
+        $heard = ['1 2' => 0, '2 3' => 0];
+        for ($nowMs = 5; $nowMs < 5_000; $nowMs += 5) {
+            $said = $asker->step($nowMs);
+            foreach ([[$second, 2], [$third, 3]] as [$box, $id]) {
+                foreach ($said === '' ? [] : str_split($said) as $byte) {
+                    $message = $box->byte(ord($byte), $nowMs);
+                    if ($message !== null) {
+                        $heard["{$message->id} {$id}"]++;
+                    }
+                }
+            }
+            // Between a question and its answer the asker gets as much to tell as it takes.
+            for ($number = 1; $nowMs < 3_000 && $asker->tell(new LineMessage(2, $number, $nowMs), $nowMs); $number++) {
+                $told['1 2']++;
+            }
+            $told['2 3'] += $nowMs < 3_000 && $second->tell(new LineMessage(3, 9, $nowMs), $nowMs) ? 1 : 0;
+            foreach ([$second, $third] as $box) {
+                $answer = $box->step($nowMs);
+                foreach ($answer === '' ? [] : str_split($answer) as $byte) {
+                    $asker->byte(ord($byte), $nowMs);
+                }
+            }
+        }
+        self::assertGreaterThan(100, $told['2 3']);
+        self::assertSame($told, $heard);
+    }
+
+    public function test_a_number_that_comes_around_is_not_taken_for_the_one_before(): void
+    {
+        [$ends] = self::ring(3);
+        $wires = new Wires($ends, 'ring', 0.0, 1);
+        $wires->run(60, 5);
+        // To one, 254 to the other, and to the first again: with the number that the first had.
+        foreach ([2, ...array_fill(0, 254, 3), 2] as $to) {
+            self::assertTrue($ends[0]->tell(new LineMessage($to, 7, 0), $wires->nowMs()));
+            $wires->run(4, 5);
+        }
+        $wires->run(60, 5);
+        self::assertCount(2, array_filter($wires->heard, static fn (array $one): bool => $one[0] === 1));
     }
 
     public function test_a_dead_node_opens_the_ring(): void

@@ -37,7 +37,8 @@ final class Answering implements LineEnd
     /** @var list<LineMessage> */
     private array $waiting = [];
 
-    public function __construct(private readonly SerialSettings $settings, private readonly int $own)
+    /** @param  bool  $hearsAll  what goes to everybody is for it too: it is told together with others */
+    public function __construct(private readonly SerialSettings $settings, private readonly int $own, private readonly bool $hearsAll)
     {
         $this->stream = new FrameStream($settings);
     }
@@ -118,7 +119,8 @@ final class Answering implements LineEnd
 
     private function all(SerialFrame $frame): ?LineMessage
     {
-        if ($this->lastForAll === $frame->sequence) {
+        // What it told all itself comes back to it in the name of whoever asks.
+        if (! $this->hearsAll || $frame->from === $this->own || $this->lastForAll === $frame->sequence) {
             return null;
         }
         $this->lastForAll = $frame->sequence;

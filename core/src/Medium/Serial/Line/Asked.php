@@ -41,4 +41,17 @@ final class Asked
         $this->last = $message;
         $this->lastMs = $nowMs;
     }
+
+    /** It was dropped: to tell it again is not to tell it twice. */
+    public function forget(): void
+    {
+        $this->last = null;
+    }
+
+    public function forgetIf(LineMessage $message): void
+    {
+        if ($this->last?->code === $message->code && $this->last->argument === $message->argument) {
+            $this->last = null;
+        }
+    }
 }

@@ -65,7 +65,8 @@ final class Asking implements LineEnd
         if ($box?->holdsBack($message, $nowMs) === true) {
             return true;
         }
-        if (! $this->put($this->own, $message)) {
+        // One place is kept for what a box has for another: whoever said that cannot be told that it was not taken.
+        if (count($this->waiting) >= self::QUEUE_MOST - 1 || ! $this->put($this->own, $message)) {
             return false;
         }
         $box?->remember($message, $nowMs);
@@ -219,6 +220,7 @@ final class Asking implements LineEnd
             $box->isGone = $box->isGone || $box->missed === $this->settings->missedMost;
             $box->begun = false;
             $box->told = null;
+            $box->forget();
             $this->waiting = array_values(array_filter($this->waiting, static fn (array $one): bool => $one['message']->id !== $box->id));
         }
     }

@@ -8,6 +8,7 @@ namespace Rundfunk\Medium\Serial\Line;
 final readonly class CAnswering
 {
     public const STATE = <<<'C'
+        #define {L}_HEARS_ALL {hears}
         struct {l}_line {
             struct {l}_stream stream;
             struct {l}_message waiting[{L}_QUEUE_MOST];
@@ -114,7 +115,7 @@ final readonly class CAnswering
             if (frame.to == {L}_ID) {
                 return {l}_asked(line, &frame, heard);
             }
-            if (frame.to != 0 || line->last_for_all == frame.sequence) {
+            if (!{L}_HEARS_ALL || frame.to != 0 || frame.from == {L}_ID || line->last_for_all == frame.sequence) {
                 return 0;
             }
             line->last_for_all = frame.sequence;

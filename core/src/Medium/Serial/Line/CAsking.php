@@ -101,7 +101,8 @@ final readonly class CAsking
                 && (uint32_t)(now_ms - line->boxes[at].last_ms) < {l}_takes_ms(at)) {
                 return 1;
             }
-            if (!{l}_put(line, to, {L}_ID, code, told->value)) {
+            /* One place is kept for what a box has for another. */
+            if (line->waits >= {L}_QUEUE_MOST - 1 || !{l}_put(line, to, {L}_ID, code, told->value)) {
                 return 0;
             }
             if (at < {L}_OTHERS) {
@@ -173,6 +174,7 @@ final readonly class CAsking
                 }
                 box->begun = 0;
                 box->owes = 0;
+                box->remembers = 0;
                 for (place = line->waits; place-- > 0;) {
                     if (line->waiting[place].to == {l}_other(at)) {
                         {l}_take(line, place);

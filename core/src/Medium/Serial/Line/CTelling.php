@@ -9,6 +9,7 @@ final readonly class CTelling
 {
     public const STATE = <<<'C'
         #define {L}_RING {ring}
+        #define {L}_HEARS_ALL {hears}
         #define {L}_HAND_ON_MOST 4
         struct {l}_line {
             struct {l}_stream stream;
@@ -112,12 +113,19 @@ final readonly class CTelling
                 uint8_t at = {l}_place_of(line->waiting[0].to);
                 if (at < {L}_OTHERS) {
                     line->gone[at] = 1;
+                    if (line->last[at].code == line->waiting[0].code && line->last[at].value == line->waiting[0].value) {
+                        line->remembers[at] = 0;
+                    }
                 }
                 {l}_done(line);
                 line->sequence = {l}_after(line->sequence);
                 line->tries = 0;
             } else {
+                uint8_t at;
                 line->waits = 0;
+                for (at = 0; at < {L}_OTHERS; at++) {
+                    line->remembers[at] = 0;
+                }
             }
         }
 
@@ -178,7 +186,7 @@ final readonly class CTelling
             if (at == {L}_OTHERS) {
                 return 0;
             }
-            is_for_us = frame.to == {L}_ID || frame.to == 0;
+            is_for_us = frame.to == {L}_ID || (frame.to == 0 && ({L}_HEARS_ALL || frame.code == 255));
             if (!{L}_RING) {
                 if (!is_for_us) {
                     return 0;
@@ -207,7 +215,11 @@ final readonly class CTelling
             } else if (is_for_us) {
                 return 0;
             }
-            return is_for_us ? {l}_taken(line, &frame, at, heard) : 0;
+            if (is_for_us) {
+                return {l}_taken(line, &frame, at, heard);
+            }
+            line->seen[at] = frame.sequence;
+            return 0;
         }
 
         /* How many bytes are to go out now. */

@@ -29,9 +29,9 @@ final readonly class Programs
         }
 
         return match (true) {
-            $line->settings->topology !== Topology::Polled => new Telling($line->settings, (int) $own->station, $rests, $line->programTimeoutMs()),
+            $line->settings->topology !== Topology::Polled => new Telling($line->settings, (int) $own->station, $rests, $line->programTimeoutMs(), $line->isToldTogether($endpoint)),
             $line->asker()?->id === $endpoint->id => new Asking($line->settings, (int) $own->station, $rests, $line->programTimeoutMs(), $line->frameMs()),
-            default => new Answering($line->settings, (int) $own->station),
+            default => new Answering($line->settings, (int) $own->station, $line->isToldTogether($endpoint)),
         };
     }
 }

@@ -48,8 +48,9 @@ final class Telling implements LineEnd
 
     /**
      * @param  array<int, int>  $restsMs  by id of each other node: for how long the same is not told it again
+     * @param  bool  $hearsAll  what goes to everybody is for it too: it is told together with others
      */
-    public function __construct(private readonly SerialSettings $settings, private readonly int $own, array $restsMs, private readonly int $timeoutMs)
+    public function __construct(private readonly SerialSettings $settings, private readonly int $own, array $restsMs, private readonly int $timeoutMs, private readonly bool $hearsAll)
     {
         $this->stream = new FrameStream($settings);
         $this->seen = array_map(static fn (): int => 0, $restsMs);
@@ -90,7 +91,8 @@ final class Telling implements LineEnd
         if (! isset($this->seen[$frame->from])) {
             return null;
         }
-        $isForUs = $frame->to === $this->own || $frame->to === SerialEnd::EVERYBODY;
+        // All begin with whoever begins.
+        $isForUs = $frame->to === $this->own || ($frame->to === SerialEnd::EVERYBODY && ($this->hearsAll || $frame->code === SerialFrame::BEGIN));
         if (! $isRing) {
             return $isForUs ? $this->said($frame) : null;
         }
@@ -100,8 +102,13 @@ final class Telling implements LineEnd
             // Not taken: it could not be said that it was.
             return null;
         }
+        if ($isForUs) {
+            return $this->taken($frame);
+        }
+        // Numbers come around: what others were told with this one counts as well.
+        $this->seen[$frame->from] = $frame->sequence;
 
-        return $isForUs ? $this->taken($frame) : null;
+        return null;
     }
 
     public function gone(): ?int
@@ -194,14 +201,19 @@ final class Telling implements LineEnd
         $this->tries = min(255, $this->tries + 1);
         if ($this->tries >= $this->settings->missedMost) {
             if ($this->begun) {
-                $lost = $this->others[array_shift($this->waiting)->id ?? 0] ?? null;
-                if ($lost !== null) {
-                    $lost->isGone = true;
+                $lost = array_shift($this->waiting);
+                $other = $this->others[$lost->id ?? SerialEnd::EVERYBODY] ?? null;
+                if ($lost !== null && $other !== null) {
+                    $other->isGone = true;
+                    $other->forgetIf($lost);
                 }
                 $this->sequence = Sequence::after($this->sequence);
                 $this->tries = 0;
             } else {
                 $this->waiting = [];
+                foreach ($this->others as $other) {
+                    $other->forget();
+                }
             }
         }
     }

@@ -11,6 +11,7 @@ use Rundfunk\Check\HopRule;
 use Rundfunk\Check\Leg;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Serial\SerialLine;
 use Rundfunk\Plan\Deliberate;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\Spot;
@@ -23,7 +24,7 @@ final readonly class BroadcastUnanswered implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         $hazard = Hazard::tryFrom($leg->output->hazards[0] ?? '');
-        if ($hazard === null || ! $leg->to->means(Deliberate::Broadcast) || $leg->route->putsOff()) {
+        if ($hazard === null || $leg->route->putsOff() || ! SerialLine::of($look->plan, $leg->link)->isToldTogether($leg->to)) {
             return;
         }
         yield Finding::warning(
