@@ -65,8 +65,10 @@ final readonly class SerialFaults
             ->module('pair-b-relay', 'pair-b', 'relay-bank-2-low', 'Relays', FedFrom::Own)->output('pair-gate', 'pair-b', 'Sluice gate', OutputKind::Relay, more: ['hazards' => ['motion', 'flow']])->output('pair-lift-out', 'pair-b', 'Lift', OutputKind::Relay)
             ->join('mill-pair', 'pair-a', Role::Both, 'pair-a-w', ['asks' => true, 'station' => 1])
             ->join('mill-pair', 'pair-b', Role::Both, 'pair-b-w', ['station' => 2, 'terminated' => true, 'restMs' => 20_000], ['broadcast'])
-            ->join('mill-pair', 'pair-c', Role::Receives, 'pair-c-w', ['station' => 3])
+            ->join('mill-pair', 'pair-c', Role::Receives, 'pair-c-w', ['station' => 3], ['broadcast'])
             ->route('pair-open', Action::On, 'pair-gate')->hop('pair-open pair-gate on', 'mill-pair', 'pair-a', 'pair-b', 1)
+            // serial-broadcast-misunderstood
+            ->output('pair-lamp', 'pair-c', 'Weir lamp', OutputKind::Lamp)->route('pair-lift', Action::On, 'pair-lamp')->hop('pair-lift pair-lamp on', 'mill-pair', 'pair-a', 'pair-c', 1)
             // serial-toggle-while-moving
             ->route('pair-lift', Action::Toggle, 'pair-lift-out')->hop('pair-lift pair-lift-out toggle', 'mill-pair', 'pair-a', 'pair-b', 2)
             // serial-ends-unfit, serial-length-unknown, serial-part-unfit, serial-part-too-slow

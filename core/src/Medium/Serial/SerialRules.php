@@ -10,6 +10,7 @@ use Rundfunk\Medium\Serial\Rule\AskerMissing;
 use Rundfunk\Medium\Serial\Rule\BackFeed;
 use Rundfunk\Medium\Serial\Rule\BiasMissing;
 use Rundfunk\Medium\Serial\Rule\BoughtUnspoken;
+use Rundfunk\Medium\Serial\Rule\BroadcastMisunderstood;
 use Rundfunk\Medium\Serial\Rule\BroadcastUnanswered;
 use Rundfunk\Medium\Serial\Rule\ClocksApart;
 use Rundfunk\Medium\Serial\Rule\CycleSlow;
@@ -71,6 +72,7 @@ final readonly class SerialRules implements HasRules
             new RingOpens,
             new Unchecked,
             new ToggleWhileMoving,
+            new BroadcastMisunderstood,
             new BroadcastUnanswered,
         ];
     }

@@ -175,6 +175,13 @@ final class SerialRulesTest extends CoreTestCase
         yield 'toggled while it moves' => ['serial-toggle-while-moving', static fn () => $works([], [], Action::Toggle, ['restMs' => 12_000]), ['Gate is toggled, and takes 12 s to be done']];
         yield 'opened while it moves' => ['serial-toggle-while-moving', static fn () => $works([], [], Action::On, ['restMs' => 12_000]), []];
         yield 'told together' => ['serial-broadcast-unanswered', static fn () => $works([], ['motion'], Action::On, [], ['broadcast']), ['Nobody says whether Node 2 heard what works Gate']];
+        $both = static fn (int $code, Action $second, array $deliberate, string $topology = 'polled') => self::line([...$polled, 'topology' => $topology], [$big], [$big, [], Role::Both, 'serial-wire', ['broadcast']], [$big, [], Role::Both, 'serial-wire', $deliberate])
+            ->module('k', 'n1', 'button-pad-2', 'Keys')->control('one', 'n1', 'One')->control('two', 'n1', 'Two')->output('lamp', 'n2', 'Lamp')->output('fan', 'n3', 'Fan')
+            ->route('one', Action::On, 'lamp')->hop('one lamp on', 'l', 'n1', 'n2', 7)->route('one', Action::On, 'fan')->route('two', $second, 'fan')->hop("two fan {$second->value}", 'l', 'n1', 'n3', $code);
+        yield 'one code, two presses, told together' => ['serial-broadcast-misunderstood', static fn () => $both(7, Action::Off, ['broadcast']), ['0x07 means two things to boxes that are told together']];
+        yield 'around a ring' => ['serial-broadcast-misunderstood', static fn () => $both(7, Action::Off, ['broadcast'], 'ring'), ['0x07 means two things to boxes that are told together']];
+        yield 'two codes, told together' => ['serial-broadcast-misunderstood', static fn () => $both(8, Action::Off, ['broadcast']), []];
+        yield 'one code, one told together and one alone' => ['serial-broadcast-misunderstood', static fn () => $both(7, Action::Off, []), []];
         yield 'put off together' => ['serial-broadcast-unanswered', static fn () => $works([], ['motion'], Action::Off, [], ['broadcast']), []];
         yield 'a lamp told together' => ['serial-broadcast-unanswered', static fn () => $works([], [], Action::On, [], ['broadcast']), []];
     }
