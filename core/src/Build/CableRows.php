@@ -7,6 +7,7 @@ namespace Rundfunk\Build;
 use Rundfunk\Cables\CableRun;
 use Rundfunk\Cables\CoreWant;
 use Rundfunk\Cables\RunsInCables;
+use Rundfunk\Check\Look;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Cable;
@@ -35,11 +36,12 @@ final readonly class CableRows
     private function laid(): array
     {
         $rows = [];
+        $look = new Look($this->plan, $this->knowledge);
         foreach ($this->plan->of(Cable::class) as $cable) {
             if ($cable->fromId === $cable->toId || ($cable->fromId !== $this->node->id && $cable->toId !== $this->node->id)) {
                 continue;
             }
-            $run = CableRun::of($this->plan, $cable, $this->knowledge);
+            $run = CableRun::of($look, $cable);
             $isFrom = $cable->fromId === $this->node->id;
             $far = $this->plan->node($isFrom ? $cable->toId : $cable->fromId)->name;
             foreach ($cable->uses as $use) {

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Cables;
 
-use Rundfunk\Catalogue\Catalogue;
-use Rundfunk\Knowledge;
+use Rundfunk\Check\Look;
+use Rundfunk\Electrical\CopperPair;
+use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Cable;
 use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\CoreUse;
@@ -17,8 +18,6 @@ use Rundfunk\Power\SupplyTree;
 /** A cable, what is to go through it, and what does. */
 final readonly class CableRun
 {
-    private const OHM_M = 1.724e-8;
-
     /**
      * @param  list<CoreWant>  $wants  all that must run between its two nodes
      * @param  list<CoreWant>  $missing  of them, what no cable between them carries: this one is to, for it is the first
@@ -27,10 +26,11 @@ final readonly class CableRun
     {
     }
 
-    public static function of(Plan $plan, Cable $cable, Knowledge $knowledge): self
+    public static function of(Look $look, Cable $cable): self
     {
-        $knowledge = $knowledge->of($plan);
-        $wants = $cable->fromId === $cable->toId ? [] : [...self::data($plan, $cable, $knowledge), ...self::power($plan, $cable, $knowledge->catalogue)];
+        $plan = $look->plan;
+        $tree = SupplyTree::in($look);
+        $wants = $cable->fromId === $cable->toId ? [] : [...self::data($plan, $cable, $look->media), ...self::power($plan, $cable, $tree)];
         $beside = self::beside($plan, $cable);
         $missing = [];
         foreach ($wants as $want) {
@@ -50,7 +50,7 @@ final readonly class CableRun
             }
         }
 
-        return new self($cable, $wants, $missing, new SupplyTree($plan, $knowledge->catalogue), $plan);
+        return new self($cable, $wants, $missing, $tree, $plan);
     }
 
     public function wantOf(CableCore $core): ?CoreWant
@@ -94,16 +94,15 @@ final readonly class CableRun
     /** @return float|null ohms of one core; null where length or gauge is not known */
     public function coreOhm(): ?float
     {
-        return $this->cable->lengthM === null || $this->cable->mm2 === null ? null : self::OHM_M * $this->cable->lengthM / ($this->cable->mm2 * 1e-6);
+        return $this->cable->lengthM === null || $this->cable->mm2 === null ? null : (new CopperPair($this->cable->mm2, $this->cable->lengthM))->loopOhm() / 2;
     }
 
     /** @return float|null volts that a supply loses there and back, at its peak */
     public function dropV(CableCore $core): ?float
     {
         $ohm = $this->coreOhm();
-        $grounds = max(1, count(array_filter($this->cable->uses, static fn (CableCore $one): bool => $one->use === CoreUse::Ground)));
 
-        return $ohm === null ? null : $ohm * $this->peakMa($core) / 1_000 + $ohm / $grounds * $this->returnMa() / 1_000;
+        return $ohm === null ? null : $ohm * $this->peakMa($core) / 1_000 + (float) $this->liftV();
     }
 
     /** @return float|null volts by which the ground of one end stands above that of the other */
@@ -139,7 +138,7 @@ final readonly class CableRun
     }
 
     /** @return list<CoreWant> */
-    private static function data(Plan $plan, Cable $cable, Knowledge $knowledge): array
+    private static function data(Plan $plan, Cable $cable, Media $media): array
     {
         $wants = [];
         $done = [];
@@ -147,7 +146,7 @@ final readonly class CableRun
             $link = $plan->link($end->linkId);
             if (! isset($done[$link->id])) {
                 $done[$link->id] = true;
-                $wants = [...$wants, ...$knowledge->media->offering(RunsInCables::class, $link->medium)?->cores($plan, $link, $cable->fromId, $cable->toId) ?? []];
+                $wants = [...$wants, ...$media->offering(RunsInCables::class, $link->medium)?->cores($plan, $link, $cable->fromId, $cable->toId) ?? []];
             }
         }
 
@@ -155,9 +154,8 @@ final readonly class CableRun
     }
 
     /** @return list<CoreWant> */
-    private static function power(Plan $plan, Cable $cable, Catalogue $catalogue): array
+    private static function power(Plan $plan, Cable $cable, SupplyTree $tree): array
     {
-        $tree = new SupplyTree($plan, $catalogue);
         $wants = [];
         foreach ([[$cable->fromId, $cable->toId], [$cable->toId, $cable->fromId]] as [$giving, $taking]) {
             foreach ($plan->suppliesOf($plan->node($giving)) as $supply) {

@@ -28,7 +28,7 @@ final readonly class CableRuns
                 $between["{$cable->toId} {$cable->fromId}"] = true;
             }
 
-            return new self(array_map(static fn (Cable $cable): CableRun => CableRun::of($look->plan, $cable, $look->knowledge), $cables), $between);
+            return new self(array_map(static fn (Cable $cable): CableRun => CableRun::of($look, $cable), $cables), $between);
         });
     }
 

@@ -30,6 +30,15 @@ final readonly class Cores
         return count($uses) === $kept && $idle === [] ? null : $uses;
     }
 
+    /**
+     * @param  list<CableCore>  $uses
+     * @return list<array{core: int, use: string, linkId: string|null, supplyId: string|null}> as a cable takes them
+     */
+    public static function values(array $uses): array
+    {
+        return array_map(static fn (CableCore $one): array => $one->values(), $uses);
+    }
+
     /** @param  list<CableCore>  $uses */
     public static function words(CableRun $run, array $uses): string
     {

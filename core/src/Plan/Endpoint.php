@@ -85,6 +85,25 @@ final readonly class Endpoint implements Thing
         return [...$link->settings, ...array_filter(array_intersect_key($this->settings, array_flip($shared)), static fn (mixed $value): bool => $value !== null)];
     }
 
+    /**
+     * What is known to be set otherwise here than on its link, of what must be the same at both ends.
+     *
+     * @param  list<string>  $shared
+     * @return array<string, bool|float|int|string>
+     */
+    public function unlike(Link $link, array $shared): array
+    {
+        $unlike = [];
+        foreach ($shared as $setting) {
+            $own = $this->settings[$setting] ?? null;
+            if ($own !== null && $own !== $link->settings[$setting]) {
+                $unlike[$setting] = $own;
+            }
+        }
+
+        return $unlike;
+    }
+
     public function pins(string $setting): bool
     {
         return in_array($setting, $this->pinned, true);

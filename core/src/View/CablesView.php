@@ -7,6 +7,7 @@ namespace Rundfunk\View;
 use Rundfunk\Cables\CableRun;
 use Rundfunk\Cables\CoreWant;
 use Rundfunk\Cables\Crossing;
+use Rundfunk\Check\Look;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Cable;
 use Rundfunk\Plan\CoreUse;
@@ -37,7 +38,9 @@ final readonly class CablesView implements LooksFar, View
 
     public function of(string $of, Plan $plan, Knowledge $knowledge): CablesShown
     {
-        return new CablesShown(array_map(static fn (Cable $cable): CableShown => self::cable($plan, $cable, $knowledge), self::at($plan, $of)));
+        $look = new Look($plan, $knowledge);
+
+        return new CablesShown(array_map(static fn (Cable $cable): CableShown => self::cable($look, $cable), self::at($plan, $of)));
     }
 
     /** @return list<Cable> those that end at a node, in order */
@@ -46,9 +49,10 @@ final readonly class CablesView implements LooksFar, View
         return array_values(array_filter($plan->of(Cable::class), static fn (Cable $cable): bool => $cable->fromId === $nodeId || $cable->toId === $nodeId));
     }
 
-    public static function cable(Plan $plan, Cable $cable, Knowledge $knowledge): CableShown
+    public static function cable(Look $look, Cable $cable): CableShown
     {
-        $run = CableRun::of($plan, $cable, $knowledge);
+        $plan = $look->plan;
+        $run = CableRun::of($look, $cable);
         $rows = [];
         for ($core = 1; $core <= $cable->cores; $core++) {
             $rows[] = self::row($plan, $run, $core);

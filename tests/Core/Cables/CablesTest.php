@@ -10,6 +10,7 @@ use Rundfunk\Build\WiringRow;
 use Rundfunk\Build\WiringTable;
 use Rundfunk\Cables\CableRun;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Look;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
@@ -87,7 +88,7 @@ final class CablesTest extends CoreTestCase
     /** @return list<string> */
     private static function cores(Plan $plan, Cable $cable): array
     {
-        $run = CableRun::of($plan, $cable, self::knowledge());
+        $run = CableRun::of(new Look($plan, self::knowledge()), $cable);
 
         return array_map(static function (CableCore $core) use ($run): string {
             $want = $run->wantOf($core);
@@ -197,7 +198,7 @@ final class CablesTest extends CoreTestCase
         $plan = $sketch->plan();
         $cable = $plan->find(Cable::kind(), $sketch->id('c'));
         self::assertInstanceOf(Cable::class, $cable);
-        $run = CableRun::of($plan, $cable, self::knowledge());
+        $run = CableRun::of(new Look($plan, self::knowledge()), $cable);
         $peakMa = $run->peakMa($cable->uses[0]);
         self::assertGreaterThan(50.0, $peakMa);
         $ohm = (float) $run->coreOhm();

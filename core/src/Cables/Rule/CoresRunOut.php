@@ -16,7 +16,6 @@ use Rundfunk\Check\PlanRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Cable;
-use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\CoreUse;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Shape\Values;
@@ -50,7 +49,7 @@ final readonly class CoresRunOut implements PlanRule
                     Spot::of($cable, $cable->name, 'uses'),
                     array_filter($run->missing, static fn (CoreWant $want): bool => $want->use === CoreUse::Ground) === [] ? 'What is not joined says nothing.' : 'Without a common ground no level means anything, and what comes through one wire finds its way back through another.',
                     'Say which core, or let Assign.',
-                    $uses === null ? null : Fix::change('Put each on the lowest that is free', $cable, ['uses' => array_map(static fn (CableCore $one): array => $one->values(), $uses)]),
+                    $uses === null ? null : Fix::change('Put each on the lowest that is free', $cable, ['uses' => Cores::values($uses)]),
                     numbers: ['missing' => count($run->missing)],
                     about: [$cable->id],
                 );
@@ -63,8 +62,8 @@ final readonly class CoresRunOut implements PlanRule
             return null;
         }
         $wider = Cable::from(new Values([...$cable->values(), 'cores' => $cores]));
-        $uses = Cores::completed(CableRun::of($look->plan, $wider, $look->knowledge)) ?? $cable->uses;
+        $uses = Cores::completed(CableRun::of($look, $wider)) ?? $cable->uses;
 
-        return Fix::change("Take one of {$cores} cores", $cable, ['cores' => $cores, 'uses' => array_map(static fn (CableCore $one): array => $one->values(), $uses)]);
+        return Fix::change("Take one of {$cores} cores", $cable, ['cores' => $cores, 'uses' => Cores::values($uses)]);
     }
 }

@@ -7,11 +7,11 @@ namespace Rundfunk\Cables\Step;
 use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
-use Rundfunk\Cables\CableRun;
+use Rundfunk\Cables\CableRuns;
 use Rundfunk\Cables\Cores;
+use Rundfunk\Check\Look;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Cable;
-use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
@@ -26,8 +26,8 @@ final readonly class CoreStep implements Step
 
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
-        foreach ($plan->of(Cable::class) as $cable) {
-            $run = CableRun::of($plan, $cable, $knowledge);
+        foreach (CableRuns::in(new Look($plan, $knowledge))->runs as $run) {
+            $cable = $run->cable;
             $uses = Cores::completed($run);
             if ($uses === null) {
                 continue;
@@ -36,7 +36,7 @@ final readonly class CoreStep implements Step
                 $this->stage(), Spot::of($cable, $cable->name, 'uses'), "Cores of {$cable->name}",
                 $cable->uses === [] ? null : Cores::words($run, $cable->uses), Cores::words($run, $uses),
                 'Each wire once, the two of a pair on cores that are twisted together; the lowest that are free.',
-                [Operation::change(Cable::kind(), $cable->id, ['uses' => array_map(static fn (CableCore $one): array => $one->values(), $uses)])],
+                [Operation::change(Cable::kind(), $cable->id, ['uses' => Cores::values($uses)])],
             );
         }
     }

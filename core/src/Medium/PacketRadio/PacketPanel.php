@@ -80,13 +80,8 @@ final readonly class PacketPanel implements DrawsPanel
 
     private static function end(Plan $plan, Link $link, Endpoint $end): PacketEndFigures
     {
-        $disagrees = [];
-        foreach (PacketSettings::SHARED as $setting) {
-            $own = $end->settings[$setting] ?? null;
-            if ($own !== null && $own !== $link->settings[$setting]) {
-                $disagrees[] = PacketSettings::words($setting, $own);
-            }
-        }
+        $unlike = $end->unlike($link, PacketSettings::SHARED);
+        $disagrees = array_map(PacketSettings::words(...), array_keys($unlike), $unlike);
         $targets = [];
         foreach ($end->role->sends() ? $plan->hopsFrom($end) : [] as $hop) {
             if (isset($targets[$hop->toId])) {

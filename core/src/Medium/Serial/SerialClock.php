@@ -20,9 +20,15 @@ final readonly class SerialClock
         return self::divides($board) && $board !== null ? 100 * UartDivider::error($board->clockMhz, $baud) : 0.0;
     }
 
-    public static function tolerancePercent(?Board $board): float
+    private static function tolerancePercent(?Board $board): float
     {
         return self::divides($board) ? self::RESONATOR_PERCENT : 0.0;
+    }
+
+    /** @return float percent by which two may be apart: two of a kind are off alike; what their resonators add is theirs */
+    public static function apartPercent(?Board $one, ?Board $other, int $baud): float
+    {
+        return abs(self::errorPercent($one, $baud) - self::errorPercent($other, $baud)) + self::tolerancePercent($one) + self::tolerancePercent($other);
     }
 
     private static function divides(?Board $board): bool

@@ -46,7 +46,7 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
         $checkBytes = $line->settings->check->bytes();
         $named = strtr($text, [
             '{gone}' => $own->asks || $line->settings->topology !== Topology::Polled ? ', and what {l}_gone gives as well' : '',
-            '{enable}' => $line->settings->levels === Levels::Rs485 ? "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all." : '',
+            '{enable}' => $line->settings->levels === Levels::Rs485 ? "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all.\n * RE goes with it, and RO is let go meanwhile: switch on the pull-up of RXD, and drop what comes until DE is low." : '',
             '{hears}' => $line->isToldTogether($endpoint) ? '1' : '0',
             '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
             '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",

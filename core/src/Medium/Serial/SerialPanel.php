@@ -130,13 +130,8 @@ final readonly class SerialPanel implements DrawsPanel
     /** @param  list<string>  $owns */
     private static function end(Plan $plan, Link $link, Endpoint $end, int $place, int $count, Knowledge $knowledge, array $owns): SerialEndFigures
     {
-        $disagrees = [];
-        foreach (SerialSettings::SHARED as $setting) {
-            $own = $end->settings[$setting] ?? null;
-            if ($own !== null && $own !== $link->settings[$setting]) {
-                $disagrees[] = SerialSettings::words($setting, $own);
-            }
-        }
+        $unlike = $end->unlike($link, SerialSettings::SHARED);
+        $disagrees = array_map(SerialSettings::words(...), array_keys($unlike), $unlike);
         $board = $knowledge->catalogue->boardOf($plan->node($end->nodeId));
 
         return new SerialEndFigures(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
+use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Link;
@@ -22,6 +23,14 @@ final readonly class SerialParts
     /** @param  non-empty-list<Operation>  $operations */
     private function __construct(public string $words, public array $operations)
     {
+    }
+
+    /** @return Fix|null null where no part is named that one could be put at */
+    public static function fix(Look $look, Link $link, SerialWire $wire): ?Fix
+    {
+        $parts = self::fitting($look, $link, $wire);
+
+        return $parts === null ? null : new Fix("Put there: {$parts->words}", ...$parts->operations);
     }
 
     /** @return self|null null where no part is named that one could be put at. Two resistors where one speaks alone; a shifter where boards of several voltages are heard, or the rest would be too little. */

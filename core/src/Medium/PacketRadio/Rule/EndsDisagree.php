@@ -28,12 +28,8 @@ final readonly class EndsDisagree implements EndRule
 
     public function check(End $end, Look $look): iterable
     {
-        foreach (PacketSettings::SHARED as $setting) {
-            $own = $end->endpoint->settings[$setting] ?? null;
+        foreach ($end->endpoint->unlike($end->link, PacketSettings::SHARED) as $setting => $own) {
             $shared = $end->link->settings[$setting];
-            if ($own === null || $own === $shared) {
-                continue;
-            }
             $ownWords = PacketSettings::words($setting, $own);
             $sharedWords = PacketSettings::words($setting, $shared);
             yield Finding::fault(

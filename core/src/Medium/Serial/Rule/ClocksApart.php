@@ -30,8 +30,7 @@ final readonly class ClocksApart implements LinkRule
         foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
             [$from, $to] = [$look->board($speaker->node), $look->board($listener->node)];
             [$one, $other] = [SerialClock::errorPercent($from, $settings->baud), SerialClock::errorPercent($to, $settings->baud)];
-            // Two of a kind are off alike; what their resonators add is theirs.
-            $apart = abs($one - $other) + SerialClock::tolerancePercent($from) + SerialClock::tolerancePercent($to);
+            $apart = SerialClock::apartPercent($from, $to, $settings->baud);
             if ($apart >= BaudMismatch::DOUBTFUL_PERCENT && $apart > ($worst['apart'] ?? 0.0)) {
                 $worst = ['apart' => $apart, 'one' => $one, 'other' => $other, 'names' => [$speaker->node->name, $listener->node->name]];
             }
@@ -59,8 +58,7 @@ final readonly class ClocksApart implements LinkRule
             if ($baud <= $now && $baud !== $now) {
                 $apart = 0.0;
                 foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
-                    [$from, $to] = [$look->board($speaker->node), $look->board($listener->node)];
-                    $apart = max($apart, abs(SerialClock::errorPercent($from, $baud) - SerialClock::errorPercent($to, $baud)) + SerialClock::tolerancePercent($from) + SerialClock::tolerancePercent($to));
+                    $apart = max($apart, SerialClock::apartPercent($look->board($speaker->node), $look->board($listener->node), $baud));
                 }
                 if ($apart < BaudMismatch::DOUBTFUL_PERCENT) {
                     return Trial::settings("Set {$baud} baud", $look, $link, ['baud' => $baud]);

@@ -20,13 +20,7 @@ final readonly class EndsDisagree implements EndRule
 {
     public function check(End $end, Look $look): iterable
     {
-        $disagreeing = [];
-        foreach (SerialSettings::SHARED as $setting) {
-            $own = $end->endpoint->settings[$setting] ?? null;
-            if ($own !== null && $own !== $end->link->settings[$setting]) {
-                $disagreeing[$setting] = $own;
-            }
-        }
+        $disagreeing = $end->endpoint->unlike($end->link, SerialSettings::SHARED);
         if ($disagreeing === []) {
             return;
         }

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
@@ -36,18 +35,11 @@ final readonly class LevelTooHigh implements LinkRule
                 $listener->at(),
                 'It works for a while, and the pin is lost later.',
                 'A divider before the lower board hears, or a level shifter.',
-                self::fix($look, $link, $wire),
+                SerialParts::fix($look, $link, $wire),
                 numbers: ['arrives_v' => round((float) $wire->arrivesV(), 3), 'most_v' => $wire->mostV()],
                 // The one way is another wire than the other.
                 about: [$speaker->endpoint->id, $listener->node->id],
             );
         }
-    }
-
-    private static function fix(Look $look, Link $link, SerialWire $wire): ?Fix
-    {
-        $parts = SerialParts::fitting($look, $link, $wire);
-
-        return $parts === null ? null : new Fix("Put there: {$parts->words}", ...$parts->operations);
     }
 }

@@ -6,7 +6,6 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
@@ -36,18 +35,11 @@ final readonly class LevelTooLow implements LinkRule
                 $listener->at(),
                 'On paper it is not enough: it works on the bench and fails in the cold, or with a longer wire.',
                 'A level shifter between the two.',
-                self::fix($look, $link, $wire),
+                SerialParts::fix($look, $link, $wire),
                 numbers: ['arrives_v' => round((float) $wire->leastArrivesV(), 3), 'wants_v' => $wire->takesV()],
                 // The one way is another wire than the other.
                 about: [$speaker->endpoint->id, $listener->node->id],
             );
         }
-    }
-
-    private static function fix(Look $look, Link $link, SerialWire $wire): ?Fix
-    {
-        $parts = SerialParts::fitting($look, $link, $wire);
-
-        return $parts === null ? null : new Fix("Put there: {$parts->words}", ...$parts->operations);
     }
 }
