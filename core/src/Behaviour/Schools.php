@@ -11,8 +11,8 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Routes\Paths;
-use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
+use Rundfunk\Timing\Timeline;
 
 /**
  * The two schools of asking for something from afar, with what each costs: to send and forget, or to be answered with how it
@@ -21,12 +21,12 @@ use Rundfunk\Timing\ReactionTimer;
 final readonly class Schools
 {
     /**
-     * @param  ReactionTime  $asked  from the control to the output
-     * @param  ReactionTime  $answered  from there back to whoever asked
+     * @param  Timeline  $asked  from the control to the output
+     * @param  Timeline  $answered  from there back to whoever asked
      * @param  Control|null  $state  what answers; null where nothing does, and the way back is what it would take
      * @param  Output|null  $shown  what shows the answer
      */
-    private function __construct(public ReactionTime $asked, public ReactionTime $answered, public ?Control $state, public ?Output $shown)
+    private function __construct(public Timeline $asked, public Timeline $answered, public ?Control $state, public ?Output $shown)
     {
     }
 

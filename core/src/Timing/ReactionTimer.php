@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Rundfunk\Timing;
 
+use Rundfunk\Behaviour\FetchesReadings;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -29,20 +32,20 @@ final class ReactionTimer
         $this->paths = new Paths($plan);
     }
 
-    /** @return ReactionTime|null null when the route has no way to its output */
-    public function of(Route $route): ?ReactionTime
+    /** @return Timeline|null null when the route has no way to its output */
+    public function of(Route $route): ?Timeline
     {
         $hops = $this->paths->hops($route);
         if ($hops === null) {
             return null;
         }
-        $segments = [...$this->sampling($route), ...$this->travel($hops, $hops === [] ? 0 : $this->turn($route, $hops[0]))];
-        if ($segments === []) {
+        $spans = [...$this->sampling($route), ...$this->travel($hops, $hops === [] ? 0 : $this->turn($route, $hops[0]))];
+        if ($spans === []) {
             // Nothing bounces and nothing is sent: it takes a round of the program all the same.
-            $segments = [new Segment(SegmentKind::Processing, 'a round of the program', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS)];
+            $spans = [Span::between(SpanKind::Processing, 'a round of the program', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS)];
         }
 
-        return new ReactionTime([...$segments, ...$this->switching($route)]);
+        return new Timeline([...$spans, ...$this->switching($route)]);
     }
 
     /**
@@ -50,27 +53,27 @@ final class ReactionTimer
      *
      * @param  list<Hop>  $hops
      */
-    public function over(array $hops): ReactionTime
+    public function over(array $hops): Timeline
     {
-        return new ReactionTime($this->travel($hops, 0));
+        return new Timeline($this->travel($hops, 0));
     }
 
     /**
      * @param  list<Hop>  $hops
      * @param  int  $turn  how many other receivers are served first
-     * @return list<Segment>
+     * @return list<Span>
      */
     private function travel(array $hops, int $turn): array
     {
-        $segments = [];
+        $spans = [];
         foreach ($hops as $index => $hop) {
             $times = $this->knowledge->media->offering(TimesHops::class, $this->plan->link($hop->linkId)->medium);
-            $segments = [...$segments, ...$times?->segments($this->plan, $hop, $index === 0 ? $turn : 0) ?? []];
+            $spans = [...$spans, ...$times?->spans($this->plan, $hop, $index === 0 ? $turn : 0) ?? []];
             $name = $this->plan->node($this->plan->endpoint($hop->toId)->nodeId)->name;
-            $segments[] = new Segment(SegmentKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
+            $spans[] = Span::between(SpanKind::Processing, $name.' reads it', 0, self::LOOP_TYPICAL_NS, self::LOOP_NS);
         }
 
-        return $segments;
+        return $spans;
     }
 
     /** How many other receivers the control's node serves before this one, for the same press. */
@@ -90,25 +93,37 @@ final class ReactionTimer
         return count($served);
     }
 
-    /** @return list<Segment> from the control's doing something to the program's noticing */
+    /** @return list<Span> from the control's doing something to the program's noticing */
     private function sampling(Route $route): array
     {
         $control = $this->plan->control($route->controlId);
         if ($control->kind->bounces()) {
             $debounceNs = $control->debounceMs * 1_000_000;
 
-            return [new Segment(SegmentKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS)];
+            return [Span::between(SpanKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS)];
         }
-        if ($control->kind === ControlKind::Reading) {
+        if ($control->kind === ControlKind::Reading && ! $this->isFetched($route, $control)) {
             $intervalNs = (new Values($control->settings))->whole('intervalS') * 1_000_000_000;
 
-            return [new Segment(SegmentKind::Sampling, 'until it is read', 0, intdiv($intervalNs, 2), $intervalNs)];
+            return [Span::between(SpanKind::Sampling, 'until it is read', 0, intdiv($intervalNs, 2), $intervalNs)];
         }
 
         return [];
     }
 
-    /** @return list<Segment> */
+    /** Whoever asks for a reading compares it whenever it is answered, which the hop's time counts; a figure that is handed on goes at its interval all the same. */
+    private function isFetched(Route $route, Control $control): bool
+    {
+        $hop = ($this->paths->hops($route) ?? [])[0] ?? null;
+        if ($hop === null || ($route->action === Action::Set && $route->value === null)) {
+            return false;
+        }
+        $fetches = $this->knowledge->media->offering(FetchesReadings::class, $this->plan->link($hop->linkId)->medium);
+
+        return in_array($control, $fetches?->fetched($this->plan, $this->plan->endpoint($hop->toId)) ?? [], true);
+    }
+
+    /** @return list<Span> */
     private function switching(Route $route): array
     {
         $output = $this->plan->output($route->outputId);
@@ -118,6 +133,6 @@ final class ReactionTimer
         $class = $this->knowledge->catalogue->classOf($this->plan->module($output->moduleId));
         $typical = (int) ($class->switchTypicalMs * 1_000_000);
 
-        return [new Segment(SegmentKind::Switching, $output->kind->value, intdiv($typical, 2), $typical, (int) ($class->switchWorstMs * 1_000_000))];
+        return [Span::between(SpanKind::Switching, $output->kind->value, intdiv($typical, 2), $typical, (int) ($class->switchWorstMs * 1_000_000))];
     }
 }

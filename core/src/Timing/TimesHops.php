@@ -11,7 +11,7 @@ interface TimesHops
 {
     /**
      * @param  int  $turn  how many other receivers the sender serves first for the same press
-     * @return list<Segment> from the sender's decision to the receiver's knowing
+     * @return list<Span> from the sender's decision to the receiver's knowing
      */
-    public function segments(Plan $plan, Hop $hop, int $turn): array;
+    public function spans(Plan $plan, Hop $hop, int $turn): array;
 }

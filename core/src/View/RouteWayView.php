@@ -14,9 +14,9 @@ use Rundfunk\Plan\Route;
 use Rundfunk\Routes\HasAddresses;
 use Rundfunk\Routes\Paths;
 use Rundfunk\Routes\SaysCommands;
-use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
-use Rundfunk\Timing\Segment;
+use Rundfunk\Timing\Span;
+use Rundfunk\Timing\Timeline;
 use Rundfunk\View\Shown\RouteAnswer;
 use Rundfunk\View\Shown\RouteHop;
 use Rundfunk\View\Shown\RouteTime;
@@ -60,7 +60,7 @@ final readonly class RouteWayView implements LooksFar, View
         $medium = $plan->link($hop->linkId)->medium;
         $sayings = $knowledge->media->offering(SaysCommands::class, $medium);
         $plain = $hop->code === null ? null : sprintf('0x%02X', $hop->code);
-        $code = $sayings === null ? $plain : $sayings->saying($plan, $hop);
+        $code = $sayings?->saying($plan, $hop) ?? $plain;
 
         return new RouteHop($hop->linkId, $hop->fromId, $hop->toId, $code, $knowledge->media->offering(HasAddresses::class, $medium)?->addressFor($plan, $hop)?->value);
     }
@@ -86,7 +86,7 @@ final readonly class RouteWayView implements LooksFar, View
         );
     }
 
-    private static function time(ReactionTime $time): RouteTime
+    private static function time(Timeline $time): RouteTime
     {
         $worst = max(1, $time->worstNs());
 
@@ -94,14 +94,14 @@ final readonly class RouteWayView implements LooksFar, View
             Figures::duration($time->bestNs()),
             Figures::duration($time->typicalNs()),
             Figures::duration($time->worstNs()),
-            array_map(static fn (Segment $segment): TimeSegment => new TimeSegment(
-                $segment->kind,
-                $segment->label,
-                Figures::duration($segment->bestNs),
-                Figures::duration($segment->typicalNs),
-                Figures::duration($segment->worstNs),
-                $segment->worstNs / $worst,
-            ), $time->segments),
+            array_map(static fn (Span $span): TimeSegment => new TimeSegment(
+                $span->kind,
+                $span->label,
+                Figures::duration($span->bestNs),
+                Figures::duration($span->typicalNs),
+                Figures::duration($span->worstNs),
+                $span->worstNs / $worst,
+            ), $time->spans),
         );
     }
 }

@@ -9,15 +9,15 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Timing\ReactionTime;
 use Rundfunk\Timing\ReactionTimer;
-use Rundfunk\Timing\Segment;
-use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\Span;
+use Rundfunk\Timing\SpanKind;
+use Rundfunk\Timing\Timeline;
 use Tests\Core\CoreTestCase;
 
 final class ReactionTimerTest extends CoreTestCase
 {
-    private static function time(Sketch $sketch, string $route): ReactionTime
+    private static function time(Sketch $sketch, string $route): Timeline
     {
         $plan = $sketch->plan();
 
@@ -47,9 +47,9 @@ final class ReactionTimerTest extends CoreTestCase
 
     public function test_without_acknowledge_it_may_be_the_third_that_arrives(): void
     {
-        $again = array_values(array_filter(self::time(self::air(false), 'k o on')->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Retries));
+        $again = array_values(array_filter(self::time(self::air(false), 'k o on')->spans, static fn (Span $span): bool => $span->kind === SpanKind::Retries));
         // Twice more: upload 18, turn 130, frame 548 µs.
-        self::assertSame([[0, 0, 2 * 696_000]], array_map(static fn (Segment $segment): array => [$segment->bestNs, $segment->typicalNs, $segment->worstNs], $again));
+        self::assertSame([[0, 0, 2 * 696_000]], array_map(static fn (Span $span): array => [$span->bestNs, $span->typicalNs, $span->worstNs], $again));
     }
 
     public function test_the_second_node_of_one_press_waits_for_the_first(): void
@@ -59,7 +59,7 @@ final class ReactionTimerTest extends CoreTestCase
             ->module('board2-radio', 'board2', 'packet-radio-plain', 'Radio')
             ->join('l', 'board2', Role::Receives, 'board2-radio')
             ->output('p', 'board2', 'Fan')->route('k', Action::On, 'p');
-        $waits = static fn (string $route): array => array_values(array_filter(self::time($sketch, $route)->segments, static fn (Segment $segment): bool => $segment->label === 'another node first'));
+        $waits = static fn (string $route): array => array_values(array_filter(self::time($sketch, $route)->spans, static fn (Span $span): bool => $span->label === 'another node first'));
         self::assertSame([], $waits('k o on'));
         // upload 18 + turn 130 + frame 548 + turn 130 + acknowledge 292 µs; at worst upload + turn + 13 frames + 13 waits
         self::assertSame(1_118_000, $waits('k p on')[0]->bestNs);
@@ -71,9 +71,9 @@ final class ReactionTimerTest extends CoreTestCase
         $plan = self::linden();
         $timer = new ReactionTimer($plan, self::knowledge());
         foreach ($plan->routes() as $route) {
-            foreach ($timer->of($route)->segments ?? [] as $segment) {
-                self::assertLessThanOrEqual($segment->typicalNs, $segment->bestNs, $segment->label);
-                self::assertLessThanOrEqual($segment->worstNs, $segment->typicalNs, $segment->label);
+            foreach ($timer->of($route)->spans ?? [] as $span) {
+                self::assertLessThanOrEqual($span->typicalNs, $span->bestNs, $span->label);
+                self::assertLessThanOrEqual($span->worstNs, $span->typicalNs, $span->label);
             }
         }
     }

@@ -16,7 +16,7 @@ use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Shape\Values;
-use Rundfunk\Timing\Segment;
+use Rundfunk\Timing\Span;
 use Rundfunk\Timing\TimesHops;
 
 /** Sticks that are moved say where they are again and again: more than a link carries, and keys wait behind them. */
@@ -37,7 +37,7 @@ final readonly class StreamCrowds implements LinkRule
         foreach (Streams::over($look, $link) as ['stick' => $stick, 'hop' => $hop]) {
             $sticks[$stick->id] = $stick;
             // Two routes that go out as one message are told once.
-            $busyMs[$stick->id]["{$hop->fromId} {$hop->toId} {$hop->code}"] = array_sum(array_map(static fn (Segment $segment): int => $segment->typicalNs, $times->segments($look->plan, $hop, 0))) / 1_000_000;
+            $busyMs[$stick->id]["{$hop->fromId} {$hop->toId} {$hop->code}"] = array_sum(array_map(static fn (Span $span): int => $span->typicalNs, $times->spans($look->plan, $hop, 0))) / 1_000_000;
         }
         $share = array_sum(array_map(static fn (Control $stick): float => array_sum($busyMs[$stick->id] ?? []) / self::everyMs($stick), $sticks));
         if ($share <= self::SHARE) {

@@ -11,8 +11,8 @@ use Rundfunk\Timing\TimesHops;
 /** How long a hop takes. */
 final readonly class CellularHops implements TimesHops
 {
-    public function segments(Plan $plan, Hop $hop, int $turn): array
+    public function spans(Plan $plan, Hop $hop, int $turn): array
     {
-        return CellularTiming::segments($plan, $hop, $turn);
+        return CellularTiming::spans($plan, $hop, $turn);
     }
 }

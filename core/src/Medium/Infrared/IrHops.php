@@ -15,8 +15,8 @@ final readonly class IrHops implements TimesHops
     {
     }
 
-    public function segments(Plan $plan, Hop $hop, int $turn): array
+    public function spans(Plan $plan, Hop $hop, int $turn): array
     {
-        return IrTiming::segments($plan, $hop, $turn, $this->protocols);
+        return IrTiming::spans($plan, $hop, $turn, $this->protocols);
     }
 }

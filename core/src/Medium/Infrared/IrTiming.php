@@ -7,14 +7,14 @@ namespace Rundfunk\Medium\Infrared;
 use Rundfunk\Medium\LearnedCodes;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Timing\Segment;
-use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\Span;
+use Rundfunk\Timing\SpanKind;
 
 /** How long a key press takes over infrared. The first frame counts; appliances that want several sends wait for them. */
 final readonly class IrTiming
 {
-    /** @return list<Segment> */
-    public static function segments(Plan $plan, Hop $hop, int $turn, Protocols $protocols): array
+    /** @return list<Span> */
+    public static function spans(Plan $plan, Hop $hop, int $turn, Protocols $protocols): array
     {
         $frames = [];
         $periods = [];
@@ -30,15 +30,15 @@ final readonly class IrTiming
         }
         // Which of several it will be nobody knows beforehand: some frames are shorter than others.
         $periodNs = max([0, ...$periods]);
-        $segments = [];
+        $spans = [];
         if ($turn > 0) {
-            $segments[] = new Segment(SegmentKind::Waiting, $turn === 1 ? 'another code first' : "{$turn} codes first", $turn * $periodNs, $turn * $periodNs, $turn * $periodNs);
+            $spans[] = Span::fixed(SpanKind::Waiting, $turn === 1 ? 'another code first' : "{$turn} codes first", $turn * $periodNs);
         }
 
         // At worst the frame comes while the one before is still being sent, or is spoiled and must come again.
-        return [...$segments,
-            new Segment(SegmentKind::Airtime, 'frame', min($frames), intdiv(array_sum($frames), count($frames)), max($frames)),
-            new Segment(SegmentKind::Retries, 'sent again', 0, 0, $periodNs),
+        return [...$spans,
+            Span::oneOf(SpanKind::Airtime, 'frame', $frames),
+            Span::again('sent again', 1, $periodNs),
         ];
     }
 }

@@ -7,8 +7,8 @@ namespace Rundfunk\Medium\PacketRadio;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Values;
-use Rundfunk\Timing\Segment;
-use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\Span;
+use Rundfunk\Timing\SpanKind;
 
 /** How long one message takes from one end to the other. Source: data sheet of the class, from memory; the upload at 4 MHz bus clock is common practice. */
 final readonly class PacketExchange
@@ -37,31 +37,31 @@ final readonly class PacketExchange
         );
     }
 
-    /** @return list<Segment> until the receiver has the message */
-    public function segments(int $turn): array
+    /** @return list<Span> until the receiver has the message */
+    public function spans(int $turn): array
     {
-        $segments = [];
+        $spans = [];
         if ($turn > 0) {
             $label = $turn === 1 ? 'another node first' : "{$turn} nodes first";
-            $segments[] = new Segment(SegmentKind::Waiting, $label, $turn * $this->bestNs(), $turn * $this->bestNs(), $turn * $this->worstNs());
+            $spans[] = Span::between(SpanKind::Waiting, $label, $turn * $this->bestNs(), $turn * $this->bestNs(), $turn * $this->worstNs());
         }
         $startNs = $this->uploadNs() + PacketAir::TURN_NS;
         $frameNs = $this->frameNs();
-        $segments[] = new Segment(SegmentKind::Waiting, 'upload and turn', $startNs, $startNs, $startNs);
-        $segments[] = new Segment(SegmentKind::Airtime, 'frame', $frameNs, $frameNs, $frameNs);
+        $spans[] = Span::fixed(SpanKind::Waiting, 'upload and turn', $startNs);
+        $spans[] = Span::fixed(SpanKind::Airtime, 'frame', $frameNs);
         if ($this->settings->acknowledge && $this->retries > 0) {
             $onceNs = $frameNs + $this->retryDelayUs * 1_000;
-            $segments[] = new Segment(SegmentKind::Retries, 'retries', 0, 0, $this->retries * $onceNs);
+            $spans[] = Span::again('retries', $this->retries, $onceNs);
         }
 
         if ($this->settings->sends() > 1) {
-            $segments[] = new Segment(SegmentKind::Retries, 'sent again, unasked', 0, 0, ($this->settings->sends() - 1) * ($startNs + $frameNs));
+            $spans[] = Span::again('sent again, unasked', $this->settings->sends() - 1, $startNs + $frameNs);
         }
         if ($this->settings->proven) {
-            $segments[] = new Segment(SegmentKind::Processing, 'proof, made and checked', 0, 2 * self::PROOF_NS, 2 * self::PROOF_SLOW_NS);
+            $spans[] = Span::between(SpanKind::Processing, 'proof, made and checked', 0, 2 * self::PROOF_NS, 2 * self::PROOF_SLOW_NS);
         }
 
-        return $segments;
+        return $spans;
     }
 
     /** The sender's whole time for a message that arrives at once, its acknowledge included; one that is not acknowledged goes out so often, whatever arrives. */

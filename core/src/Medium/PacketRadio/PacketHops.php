@@ -11,8 +11,8 @@ use Rundfunk\Timing\TimesHops;
 /** How long a hop takes. */
 final readonly class PacketHops implements TimesHops
 {
-    public function segments(Plan $plan, Hop $hop, int $turn): array
+    public function spans(Plan $plan, Hop $hop, int $turn): array
     {
-        return PacketExchange::of($plan, $hop)->segments($turn);
+        return PacketExchange::of($plan, $hop)->spans($turn);
     }
 }

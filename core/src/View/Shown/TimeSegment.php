@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rundfunk\View\Shown;
 
-use Rundfunk\Timing\SegmentKind;
+use Rundfunk\Timing\SpanKind;
 
 /** One stretch of a reaction time, and its share of the worst. */
 final readonly class TimeSegment
 {
     public function __construct(
-        public SegmentKind $kind,
+        public SpanKind $kind,
         public string $label,
         public string $best,
         public string $typical,

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Core\Medium\Cellular;
 
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Medium\Cellular\Dialogue;
 use Rundfunk\Medium\Cellular\DialogueStep;
 use Rundfunk\Medium\Cellular\Modem;
+use Rundfunk\Medium\Cellular\ModemStandIn;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Rundfunk\Rehearsal\ModemStandin;
+use Rundfunk\Rehearsal\Event;
 use Tests\Core\CoreTestCase;
 
 /** The dialogue that the plan gives, spoken to the modem stand-in. */
@@ -31,7 +34,7 @@ final class DialogueTest extends CoreTestCase
     {
         foreach ([self::linden(), self::faulty()] as $plan) {
             foreach (Modem::all($plan, self::knowledge()->catalogue) as $modem) {
-                $standin = new ModemStandin;
+                $standin = new ModemStandIn;
                 foreach (Dialogue::bringUp($plan, $modem) as $step) {
                     self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), "{$modem->node->name}: {$step->send}");
                 }
@@ -42,8 +45,8 @@ final class DialogueTest extends CoreTestCase
     public function test_a_modem_in_another_network_is_taken_for_what_it_is(): void
     {
         [$plan, $modem] = self::post();
-        $abroad = new ModemStandin(registration: 5);
-        $searching = new ModemStandin(registration: 2);
+        $abroad = new ModemStandIn(registration: 5);
+        $searching = new ModemStandIn(registration: 2);
         $steps = array_values(array_filter(Dialogue::bringUp($plan, $modem), static fn (DialogueStep $step): bool => $step->orExpect !== null));
         self::assertCount(1, $steps);
         self::assertStringContainsString((string) $steps[0]->orExpect, $abroad->hear($steps[0]->send."\r"));
@@ -64,7 +67,7 @@ final class DialogueTest extends CoreTestCase
         }
         $plan = $draft->plan();
         $modem = Modem::all($plan, self::knowledge()->catalogue)[0];
-        $standin = new ModemStandin;
+        $standin = new ModemStandIn;
         foreach (Dialogue::bringUp($plan, $modem) as $step) {
             self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), $step->send);
         }
@@ -76,7 +79,7 @@ final class DialogueTest extends CoreTestCase
     public function test_a_call_a_text_and_an_answer_go_as_the_dialogue_says(): void
     {
         [$plan, $modem] = self::post();
-        $standin = new ModemStandin;
+        $standin = new ModemStandIn;
         foreach (Dialogue::bringUp($plan, $modem) as $step) {
             $standin->hear($step->send."\r");
         }
@@ -94,7 +97,7 @@ final class DialogueTest extends CoreTestCase
 
     public function test_an_unknown_command_and_rubbish_are_errors_and_harm_nothing(): void
     {
-        $standin = new ModemStandin;
+        $standin = new ModemStandIn;
         $standin->hear("ATE0\r");
         self::assertSame("\r\nERROR\r\n", $standin->hear("AT+MAGIC\r"));
         self::assertSame("\r\nERROR\r\n", $standin->hear("hello\r"));
@@ -105,7 +108,7 @@ final class DialogueTest extends CoreTestCase
     public function test_a_report_goes_out_with_every_reading_of_the_node(): void
     {
         [$plan, $modem] = self::post();
-        $standin = new ModemStandin;
+        $standin = new ModemStandIn;
         foreach ([...Dialogue::bringUp($plan, $modem), ...Dialogue::report($plan, $modem)] as $step) {
             self::assertStringContainsString($step->expect, $standin->hear($step->send."\r"), $step->send);
         }
@@ -114,7 +117,7 @@ final class DialogueTest extends CoreTestCase
 
     public function test_without_a_way_onto_the_network_the_modem_says_so(): void
     {
-        $standin = new ModemStandin;
+        $standin = new ModemStandIn;
         $standin->hear("ATE0\r");
         self::assertSame("\r\nERROR\r\n", $standin->hear("AT+HTTPACTION=0\r"), 'nothing was begun');
         self::assertSame("\r\nOK\r\n", $standin->hear("AT+HTTPINIT\r"));
@@ -156,5 +159,23 @@ final class DialogueTest extends CoreTestCase
         self::assertStringContainsString('#ifndef MOBILE_SECRET', $header);
         self::assertStringContainsString('{ "GATE PULSE", 1, 1,', $header);
         self::assertStringContainsString('"+442079460321", /* Rowan\'s phone */', $header);
+    }
+
+    public function test_the_stand_in_reacts_after_a_while_and_in_order(): void
+    {
+        $standin = new ModemStandIn(chance: new Randomizer(new Mt19937(5)));
+        [$first] = $standin->react(1_000, Event::bytes("AT\r"));
+        [$second] = $standin->react(2_000, Event::bytes("AT+CSQ\r"));
+        self::assertStringContainsString('OK', $first->event->bytes);
+        self::assertStringContainsString('+CSQ: 18', $second->event->bytes);
+        self::assertGreaterThan(1_000_000, $first->atNs);
+        self::assertGreaterThan($first->atNs, $second->atNs, 'The one is answered before the other.');
+        [$prompt] = $standin->react($second->atNs, Event::bytes("AT+CMGF=1\rAT+CMGS=\"+441632960001\"\r"));
+        self::assertStringEndsWith('> ', $prompt->event->bytes);
+        [$sent] = $standin->react($prompt->atNs, Event::bytes("frost\x1A"));
+        self::assertGreaterThan(2_000_000_000, $sent->atNs - $prompt->atNs, 'The network takes seconds.');
+        self::assertSame([], $standin->react($sent->atNs, Event::bytes("\n")));
+        self::assertStringContainsString('+CLIP: "+441632960002",145', [...$standin->react($sent->atNs, Event::bytes("AT+CLIP=1\r")), ...$standin->react($sent->atNs, Event::call('+441632960002'))][1]->event->bytes);
+        self::assertStringContainsString('LAMP ON', $standin->react($sent->atNs, Event::text('+441632960002', '26/11/26,12:00:00+00', 'LAMP ON'))[0]->event->bytes);
     }
 }

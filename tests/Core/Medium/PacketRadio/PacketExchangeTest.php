@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Medium\PacketRadio\PacketExchange;
 use Rundfunk\Medium\PacketRadio\PacketRate;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Timing\Segment;
+use Rundfunk\Timing\Span;
 use Tests\Core\CoreTestCase;
 
 /** Times of one message, worked out by hand. Upload 2 µs a byte and one for the command; turn-round 130 µs. */
@@ -76,7 +76,7 @@ final class PacketExchangeTest extends CoreTestCase
     public function test_the_receiver_knows_before_the_sender_does(): void
     {
         $exchange = self::exchange(PacketRate::Kbps250, 8, true, 500, 3);
-        $arrived = array_sum(array_map(static fn (Segment $segment): int => $segment->bestNs, $exchange->segments(0)));
+        $arrived = array_sum(array_map(static fn (Span $span): int => $span->bestNs, $exchange->spans(0)));
         self::assertLessThan($exchange->bestNs(), $arrived);
     }
 
@@ -92,9 +92,9 @@ final class PacketExchangeTest extends CoreTestCase
     public function test_each_node_served_before_costs_one_whole_exchange(int $turn): void
     {
         $exchange = self::exchange(PacketRate::Kbps250, 8, true, 500, 3);
-        $waiting = $exchange->segments($turn)[0];
+        $waiting = $exchange->spans($turn)[0];
         self::assertSame($turn * $exchange->bestNs(), $waiting->bestNs);
         self::assertSame($turn * $exchange->worstNs(), $waiting->worstNs);
-        self::assertCount(count($exchange->segments(0)) + 1, $exchange->segments($turn));
+        self::assertCount(count($exchange->spans(0)) + 1, $exchange->spans($turn));
     }
 }

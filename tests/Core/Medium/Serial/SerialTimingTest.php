@@ -65,7 +65,7 @@ final class SerialTimingTest extends CoreTestCase
     private static function measured(Plan $plan, int $from, int $to): array
     {
         $link = $plan->links()[0];
-        $ends = array_values(array_filter(array_map(static fn (Endpoint $end): ?LineEnd => Programs::of($plan, $end), $plan->endpointsOn($link))));
+        $ends = array_values(array_filter(array_map(static fn (Endpoint $end): ?LineEnd => Programs::of($plan, $end, self::knowledge()->media), $plan->endpointsOn($link))));
         $settings = SerialSettings::of($link);
         $byteMs = $settings->line()->ms(1);
         $isRing = $settings->topology->value !== 'polled';

@@ -2,16 +2,34 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Rehearsal;
+namespace Rundfunk\Medium\Cellular;
 
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Rundfunk\Medium\Cellular\Sms\SmsSubmit;
+use Rundfunk\Rehearsal\Event;
+use Rundfunk\Rehearsal\EventKind;
+use Rundfunk\Rehearsal\Scheduled;
+use Rundfunk\Rehearsal\StandsIn;
 
 /**
  * A modem that is none: it takes what a board would say and answers as a modem would, with one card, one network and
  * nobody outside but whom the rehearsal lets call. Sources: ITU-T V.250, 3GPP TS 27.007, 27.005 and 23.040.
  */
-final class ModemStandin
+final class ModemStandIn implements StandsIn
 {
+    private const MS = 1_000_000;
+
+    /** How long a modem thinks: a few milliseconds for a command, some seconds for a text that the network takes. Common practice. */
+    private const THINKS_NS = [1 * self::MS, 30 * self::MS];
+
+    private const SENDS_NS = [2_000 * self::MS, 6_000 * self::MS];
+
+    private readonly Randomizer $chance;
+
+    /** When it is done with what it was told before: its answers keep their order. */
+    private int $busyNs = 0;
+
     private const CTRL_Z = "\x1A";
 
     private const ESC = "\x1B";
@@ -41,8 +59,26 @@ final class ModemStandin
     private array $asked = [];
 
     /** @param  int  $registration  as the network answers: 1 at home, 5 in another */
-    public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000', private readonly int $registration = 1)
+    public function __construct(private readonly int $csq = 18, private readonly string $own = '+442079460000', private readonly int $registration = 1, ?Randomizer $chance = null)
     {
+        $this->chance = $chance ?? new Randomizer(new Mt19937(1));
+    }
+
+    public function react(int $atNs, Event $event): array
+    {
+        $sent = $this->sent;
+        $said = match ($event->kind) {
+            EventKind::Bytes => $this->hear($event->bytes),
+            EventKind::Call => $this->ring($event->from),
+            EventKind::Text => $this->deliver((string) $event->from, $event->at, $event->bytes),
+        };
+        if ($said === '') {
+            return [];
+        }
+        [$least, $most] = $this->sent > $sent ? self::SENDS_NS : self::THINKS_NS;
+        $this->busyNs = max($this->busyNs, $atNs) + $this->chance->getInt($least, $most);
+
+        return [new Scheduled($this->busyNs, Event::bytes($said))];
     }
 
     /** @return list<array{to: string, text: string}> texts that were sent, in order */

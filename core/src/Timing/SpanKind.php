@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Timing;
 
-enum SegmentKind: string
+enum SpanKind: string
 {
     case Sampling = 'sampling';
     case Waiting = 'waiting';
