@@ -51,7 +51,8 @@ final readonly class CableRows
                 }
                 [$here, $there] = $isFrom ? [$want->atFrom, $want->atTo] : [$want->atTo, $want->atFrom];
                 $ma = $use->use === CoreUse::Plus ? $run->peakMa($use) : 0.0;
-                $rows[] = new WiringRow($cable->name, "core {$use->core}", $this->terminal($want, $here), $want->linkId === null ? '' : $this->plan->link($want->linkId)->name, $ma > 0.0 ? Figures::significant($ma).' mA' : '', self::note($want, $here, $there, $far));
+                $pin = $isFrom ? $use->fromPin : $use->toPin;
+                $rows[] = new WiringRow($cable->name, "core {$use->core}".($pin === '' ? '' : ", plug {$pin}"), $this->terminal($want, $here), $want->linkId === null ? '' : $this->plan->link($want->linkId)->name, $ma > 0.0 ? Figures::significant($ma).' mA' : '', self::note($want, $here, $there, $far));
             }
             if ($cable->screened) {
                 $rows[] = new WiringRow($cable->name, 'screen', $isFrom ? 'GND' : 'leave open', '', '', "To ground at one end only: at {$this->plan->node($cable->fromId)->name}.");

@@ -32,7 +32,7 @@ final readonly class Cores
 
     /**
      * @param  list<CableCore>  $uses
-     * @return list<array{core: int, use: string, linkId: string|null, supplyId: string|null}> as a cable takes them
+     * @return list<array{core: int, use: string, linkId: string|null, supplyId: string|null, fromPin: string, toPin: string}> as a cable takes them
      */
     public static function values(array $uses): array
     {

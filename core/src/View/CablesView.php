@@ -94,11 +94,13 @@ final readonly class CablesView implements LooksFar, View
                         false => 'straight, never crossed',
                         null => '',
                     },
+                    $use->fromPin,
+                    $use->toPin,
                 );
             }
         }
 
-        return new CoreRow($core, null, '', '', false, '', null, null, '');
+        return new CoreRow($core, null, '', '', false, '', null, null, '', '', '');
     }
 
     private static function keyOf(CoreWant $want): string

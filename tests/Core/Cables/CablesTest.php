@@ -138,6 +138,10 @@ final class CablesTest extends CoreTestCase
         yield 'one core more by a second cable' => ['cable-cores-run-out', static fn () => self::laid([], 2, [], array_slice($two, 0, 2))->cable('c2', 'n1', 'n2', 'Second', [], [['core' => 1, 'use' => 'ground']]), ['No core of Cable is for GND']];
         yield 'a core twice' => ['cable-core-twice', static fn () => self::laid([], 2, [], [...$two, ['core' => 3, 'use' => 'ground']]), ['Core 3 of Cable is used twice']];
         yield 'a core there is not' => ['cable-core-twice', static fn () => self::laid([], 2, ['cores' => 3], [...array_slice($two, 0, 2), ['core' => 4, 'use' => 'ground']]), ['Cable has no core 4']];
+        $plugged = static fn (string ...$pins) => array_map(static fn (array $use, string $pin): array => [...$use, 'fromPin' => $pin], array_slice($two, 0, count($pins)), $pins);
+        yield 'two on a pin of a plug' => ['cable-plug-pin-twice', static fn () => self::laid([], 2, [], $plugged('2', '2')), ['Cores 1 and 2 of Cable are both on pin 2 at Node 1']];
+        yield 'each on its own pin' => ['cable-plug-pin-twice', static fn () => self::laid([], 2, [], $plugged('2', '3')), []];
+        yield 'nobody said which' => ['cable-plug-pin-twice', static fn () => self::laid([], 2, [], $plugged('', '')), []];
         yield 'each once' => ['cable-core-twice', static fn () => self::laid([], 2, [], $two), []];
         yield 'to itself' => ['cable-goes-nowhere', static fn () => self::laid([], 2, [], $two)->cable('c2', 'n1', 'n1', 'Loop'), ['Both ends of Loop are at Node 1']];
         yield 'set for a line that is not here' => ['cable-core-idle', static fn () => self::laid([], 2, [], [...$two, ['core' => 4, 'use' => 'a', 'link' => 'l']]), ['Core 4 of Cable is set for what does not go through it']];

@@ -12,7 +12,6 @@ use Rundfunk\Check\PlanRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Cable;
-use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\Spot;
 
 /** Two things on one core, or on one that there is not. */
@@ -49,7 +48,7 @@ final readonly class CoreUsedTwice implements PlanRule
     {
         $uses = [];
         foreach ($cable->uses as $at => $use) {
-            $uses[] = ($at === $wrong ? new CableCore($free, $use->use, $use->linkId, $use->supplyId) : $use)->values();
+            $uses[] = ($at === $wrong ? $use->on($free) : $use)->values();
         }
 
         return $uses;

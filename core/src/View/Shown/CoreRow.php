@@ -19,6 +19,9 @@ final readonly class CoreRow
         public ?float $peakMa,
         public ?float $dropV,
         public string $note,
+        /** of the plugs at either end, as marked there; empty where nobody said */
+        public string $fromPin,
+        public string $toPin,
     ) {
     }
 }

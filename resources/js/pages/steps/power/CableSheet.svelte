@@ -24,10 +24,24 @@
         const uses =
             want === undefined
                 ? rest
-                : [...rest, { core, use: want.use, linkId: want.linkId, supplyId: want.supplyId }].sort(
-                      (one, other) => one.core - other.core,
-                  );
+                : [
+                      ...rest,
+                      {
+                          fromPin: '',
+                          toPin: '',
+                          ...thing.uses.find((one) => one.core === core),
+                          core,
+                          use: want.use,
+                          linkId: want.linkId,
+                          supplyId: want.supplyId,
+                      },
+                  ].sort((one, other) => one.core - other.core);
         set(`Core ${core}`, { uses });
+    }
+    function plug(core: number, end: 'fromPin' | 'toPin', pin: string): void {
+        set(`Plug of core ${core}`, {
+            uses: thing.uses.map((one) => (one.core === core ? { ...one, [end]: pin } : one)),
+        });
     }
     const mA = (value: number): string => `${Number(value.toPrecision(3))} mA`;
 </script>
@@ -100,17 +114,21 @@
     <table class="ledger tight">
         <thead
             ><tr
-                ><th>Core</th><th>At {cable.from}</th><th><span class="sr-only">goes to</span></th><th>At {cable.to}</th
-                ><th>Is for</th><th class="text-right">At most</th></tr
+                ><th>Core</th><th class="w-[64px]">Plug</th><th>At {cable.from}</th><th
+                    ><span class="sr-only">goes to</span></th
+                ><th>At {cable.to}</th><th class="w-[64px]">Plug</th><th>Is for</th><th class="text-right">At most</th
+                ></tr
             ></thead
         >
         <tbody>
             {#each cable.cores as core (core.core)}
                 <tr>
                     <td class="mono">{core.core}</td>
+                    <td>{@render plugPin(core, 'fromPin', cable.from)}</td>
                     <td class="mono">{core.atFrom || '–'}</td>
                     <td class="text-soft whitespace-nowrap">{core.note}</td>
                     <td class="mono">{core.atTo || '–'}</td>
+                    <td>{@render plugPin(core, 'toPin', cable.to)}</td>
                     <td
                         ><SelectField
                             label="Core {core.core} of {thing.name}"
@@ -142,3 +160,14 @@
         {cable.crossing ?? ''}
     </p>
 </section>
+
+{#snippet plugPin(core: Schemas['CoreRow'], end: 'fromPin' | 'toPin', at: string)}
+    {#if core.carries !== ''}<TextField
+            quiet
+            mono
+            label="Plug pin of core {core.core} at {at}, {thing.name}"
+            value={core[end]}
+            placeholder="–"
+            onsave={(pin) => plug(core.core, end, pin)}
+        />{/if}
+{/snippet}
