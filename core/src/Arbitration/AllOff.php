@@ -10,7 +10,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\ThingKind;
 
-/** What "all off" means: every output that something can put on. A message is sent and gone; there is nothing to put off. */
+/** What "all off" means: every output that something can put on. A message is sent and gone, and what only shows something is nobody's to put off. */
 final readonly class AllOff
 {
     /** @return list<Output> */
@@ -24,11 +24,16 @@ final readonly class AllOff
             }
         }
 
-        return array_values(array_filter($plan->outputs(), static fn (Output $output): bool => $output->kind !== OutputKind::Message && isset($putOn[$output->id])));
+        return array_values(array_filter($plan->outputs(), static fn (Output $output): bool => self::canBeOn($output) && isset($putOn[$output->id])));
     }
 
     public static function reaches(Plan $plan, Output $output): bool
     {
-        return $output->kind !== OutputKind::Message && array_filter($plan->routesTo($output), static fn (Route $route): bool => ! $route->putsOff()) !== [];
+        return self::canBeOn($output) && array_filter($plan->routesTo($output), static fn (Route $route): bool => ! $route->putsOff()) !== [];
+    }
+
+    private static function canBeOn(Output $output): bool
+    {
+        return $output->kind !== OutputKind::Message && $output->kind !== OutputKind::Display;
     }
 }

@@ -19,7 +19,7 @@ final readonly class KeyNames
         $names = new UniqueNames;
         $keys = [];
         foreach ($plan->links() as $link) {
-            $layout = $knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($link);
+            $layout = $knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($plan, $link);
             if ($layout !== null && FrameProof::of($layout) !== null) {
                 $keys[$link->id] = $names->name(CNames::upper($link->name)).'_KEY';
             }

@@ -34,6 +34,18 @@ final class BadCommand extends RuntimeException
         return new self("The plan has no {$kind} called \"{$name}\".");
     }
 
+    /** @param  list<string>  $names  of those that there are */
+    public static function noNode(string $called, array $names): self
+    {
+        return new self("There is no node \"{$called}\". There are: ".implode(', ', $names).'.');
+    }
+
+    /** @param  list<string>  $ids */
+    public static function severalNodes(string $called, array $ids): self
+    {
+        return new self("Several nodes are called \"{$called}\": ".implode(', ', $ids).'. Say which by its id.');
+    }
+
     public static function unreadable(string $file): self
     {
         return new self("{$file} cannot be read.");

@@ -27,6 +27,8 @@ final class AllOffTest extends CoreTestCase
             ->node('toy', 'Toy', NodeKind::Fixture, null, null)
             ->output('speed', 'toy', 'Speed', OutputKind::Function)
             ->output('brake', 'toy', 'Only ever set to nought', OutputKind::Function)
+            ->output('shown', 'board', 'Shown', OutputKind::Display)
+            ->route('key', Action::Set, 'shown', value: 1)
             ->output('told', 'phone', 'Told', OutputKind::Message)
             ->route('key', Action::Toggle, 'lamp')
             ->route('key', Action::Off, 'stopped')

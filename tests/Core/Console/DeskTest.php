@@ -116,6 +116,7 @@ final class DeskTest extends CoreTestCase
         $node = self::linden()->nodes()[0]->id;
         self::assertStringContainsString('#ifndef RUNDFUNK_POCKET_A_H', $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=c-header')[1]);
         self::assertStringStartsWith('<?xml version="1.0" encoding="UTF-8"?>'."\n<svg", $this->rundfunk('export', 'linden.json', '--format=line-map-svg')[1]);
+        self::assertStringContainsString('#ifndef RUNDFUNK_POCKET_A_H', $this->rundfunk('export', 'linden.json', '--node=pocket a', '--format=c-header')[1]);
         self::assertStringStartsWith("module,terminal,pin,carries,level,note\r\n", $this->rundfunk('export', 'linden.json', "--node={$node}", '--format=wiring-csv')[1]);
     }
 
@@ -166,7 +167,7 @@ final class DeskTest extends CoreTestCase
         yield 'bad format' => [['check', 'linden.json', '--format=xml'], '--format must be one of'];
         yield 'bad level' => [['check', 'linden.json', '--fail-on=never'], '--fail-on must be one of'];
         yield 'no such command' => [['dance'], 'dance'];
-        yield 'no such node' => [['export', 'linden.json', '--node=X', '--format=c-header'], 'No node has the id X'];
+        yield 'no such node' => [['export', 'linden.json', '--node=X', '--format=c-header'], 'There is no node "X". There are: Pocket A, '];
         yield 'no node' => [['export', 'linden.json', '--format=c-header'], '--node is needed'];
         yield 'no such calculator' => [['calc', 'magic'], 'no calculator "magic"'];
         yield 'missing input' => [['calc', 'packet-frequency'], 'packet-frequency needs channel'];
