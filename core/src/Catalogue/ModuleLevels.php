@@ -18,6 +18,7 @@ final readonly class ModuleLevels
      * @param  float|null  $inLowV  up to here it reads low
      * @param  float|null  $inLowShare  of its supply
      * @param  float|null  $outMostLowV  the highest that it calls low
+     * @param  float  $outHighOhm  the resistor by which alone a high comes; 0 where it is driven
      */
     private function __construct(
         private ?float $inHighV,
@@ -31,6 +32,7 @@ final readonly class ModuleLevels
         private ?float $inLowV,
         private ?float $inLowShare,
         public ?float $outMostLowV,
+        public float $outHighOhm,
     ) {
     }
 
@@ -51,6 +53,7 @@ final readonly class ModuleLevels
             $in->numberOrNull('lowV'),
             $in->numberOrNull('lowShare'),
             $out->numberOrNull('mostLowV'),
+            $out->numberOrNull('highOhm') ?? 0.0,
         );
     }
 

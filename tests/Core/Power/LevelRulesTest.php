@@ -54,6 +54,12 @@ final class LevelRulesTest extends CoreTestCase
         yield 'a receiver on 5 V into a board of five' => ['level-too-high', $wired('8bit-5v-20io', 'keyed-receiver', FedFrom::Board5V, 'DATA', true), []];
         yield 'an eye on 5 V into a board of three' => ['level-too-high', $wired('32bit-3v3-26io', 'infrared-receiver', FedFrom::Board5V, 'OUT', true), ['5 V go into GP1 of N, which stands 3.8']];
         yield 'an eye behind a divider' => ['level-too-high', $between($wired('32bit-3v3-26io', 'infrared-receiver', FedFrom::Board5V, 'OUT', true), PartKind::Divider, ['ohms' => 1000, 'lowerOhms' => 1800], 'OUT'), []];
+        // Its high comes by 1.5 kΩ: 1k and 2k leave 2/4.5 of five volts, 2.22, and a Wi-Fi board wants 2.48.
+        $diodes = static fn (string $board, FedFrom $supply): Closure => $wired($board, 'diode-or-8', $supply, 'RXD', true);
+        yield 'diodes on 5 V into a board of three' => ['level-too-high', $diodes('wifi-3v3-26io', FedFrom::Board5V), ['5 V go into IO16 of N, which stands 3.6']];
+        yield 'diodes on 3.3 V' => ['level-too-high', $diodes('wifi-3v3-26io', FedFrom::Board3V3), []];
+        yield 'diodes on 5 V into a board of five' => ['level-too-high', $diodes('8bit-5v-70io', FedFrom::Board5V), []];
+        yield 'a high by a resistor, halved once more' => ['level-too-low', $between($diodes('wifi-3v3-26io', FedFrom::Board5V), PartKind::Divider, ['ohms' => 1000, 'lowerOhms' => 2000]), ['A high of 2.18 V from Part RXD is below the 2.48 V that N takes for one']];
         yield 'a radio stands five volts at its inputs' => ['level-too-high', $wired('8bit-5v-20io', 'packet-radio-plain', FedFrom::Board3V3, 'CE'), []];
         yield 'a radio is heard by a board of five' => ['level-too-low', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'packet-radio-plain', 'Part', FedFrom::Board3V3)->wire('m', 'MISO', 'D12'), []];
 

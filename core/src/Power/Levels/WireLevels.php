@@ -102,13 +102,26 @@ final readonly class WireLevels
     /** @return float|null the highest high that arrives; null where it is made to fit, or nobody can tell */
     public function arrivesV(): ?float
     {
-        return $this->givesV === null || $this->isShifted() ? null : $this->givesV * ($this->divider()?->share() ?? 1.0);
+        return $this->givesV === null || $this->isShifted() ? null : $this->givesV * $this->shareOfHigh();
+    }
+
+    /** What a divider leaves of a high that comes by a resistor is less than its two say. */
+    private function shareOfHigh(): float
+    {
+        $divider = $this->divider();
+
+        return $divider?->ohms === null || $divider->lowerOhms === null ? $divider?->share() ?? 1.0 : $divider->lowerOhms / ($this->highOhm() + $divider->ohms + $divider->lowerOhms);
+    }
+
+    private function highOhm(): float
+    {
+        return $this->driven ? 0.0 : $this->class->levels->outHighOhm ?? 0.0;
     }
 
     /** @return float|null the lowest high that arrives */
     public function leastArrivesV(): ?float
     {
-        return $this->leastGivesV === null || $this->isShifted() ? null : $this->leastGivesV * ($this->divider()?->share() ?? 1.0);
+        return $this->leastGivesV === null || $this->isShifted() ? null : $this->leastGivesV * $this->shareOfHigh();
     }
 
     public function isTooHigh(): bool
@@ -174,8 +187,9 @@ final readonly class WireLevels
         if ($wantsV <= 0.0 || $this->givesV <= $wantsV) {
             return null;
         }
-        $lowerOhm = ESeries::E24->down(1_000 * $wantsV / ($this->givesV - $wantsV) + 1e-6);
-        $share = $lowerOhm / (1_000 + $lowerOhm);
+        $above = 1_000 + $this->highOhm();
+        $lowerOhm = ESeries::E24->down($above * $wantsV / ($this->givesV - $wantsV) + 1e-6);
+        $share = $lowerOhm / ($above + $lowerOhm);
         $fits = $this->givesV * $share <= $this->mostV + 1e-6 && ($this->takesV === null || ($this->leastGivesV ?? $this->givesV) * $share >= $this->takesV - 1e-6);
 
         return $fits ? [1_000.0, $lowerOhm] : null;

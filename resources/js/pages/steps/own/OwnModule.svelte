@@ -3,6 +3,7 @@
     import type { Catalogue, Schemas } from '../../../lib/api';
     import { described, type Path } from '../../../lib/described';
     import { change, workspace } from '../../../lib/workspace.svelte';
+    import CheckField from '../../../widgets/CheckField.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
@@ -74,14 +75,11 @@
             onsave={(name) => workspace.edit(`Rename ${own.name} to ${name}`, change('ownModule', own.id, { name }))}
         />
         {#if copied?.group === 'output'}
-            <label class="flex items-center gap-1.5 pb-1.5"
-                ><input
-                    type="checkbox"
-                    class="border-soft text-accent bg-sheet rounded-[3px]"
-                    checked={description.activeLow === true}
-                    onchange={(event) => put('Active low', { ...description, activeLow: event.currentTarget.checked })}
-                /> low switches it on</label
-            >
+            <CheckField
+                label="low switches it on"
+                checked={description.activeLow === true}
+                onturn={(checked) => put('Active low', { ...description, activeLow: checked })}
+            />
         {/if}
         <TextField
             label="Advice for who builds it"
@@ -124,7 +122,7 @@
         {#if description.levels?.out}
             <Figures
                 title="What its outputs give"
-                says="A high of so many volts, or of a share of its supply; the lowest that it calls high, and the highest that it calls low."
+                says="A high of so many volts, or of a share of its supply; the lowest that it calls high, and the highest that it calls low. And the resistor, where nothing else makes its high."
                 of={own.name}
                 {description}
                 figures={[
@@ -132,6 +130,7 @@
                     { path: ['levels', 'out', 'highShare'], label: 'or of supply' },
                     { path: ['levels', 'out', 'leastHighV'], label: 'At the least', unit: 'V' },
                     { path: ['levels', 'out', 'mostLowV'], label: 'V_OL', unit: 'V' },
+                    { path: ['levels', 'out', 'highOhm'], label: 'Pulled up by', unit: 'Ω' },
                 ]}
                 onset={set}
             />
