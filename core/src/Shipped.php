@@ -22,6 +22,7 @@ use Rundfunk\Cables\Rule\CoresRunOut;
 use Rundfunk\Cables\Rule\CoreUsedTwice;
 use Rundfunk\Cables\Rule\GroundLifts;
 use Rundfunk\Cables\Rule\PairApart;
+use Rundfunk\Cables\Rule\PlugPinTwice;
 use Rundfunk\Cables\Rule\StretchUnlaid;
 use Rundfunk\Cables\Step\CoreStep;
 use Rundfunk\Calculator\Calculators;
@@ -299,6 +300,7 @@ final class Shipped
             new CableGoesNowhere,
             new CoresRunOut,
             new CoreUsedTwice,
+            new PlugPinTwice,
             new CableLosesVolts,
             new GroundLifts,
             new PairApart,

@@ -5,18 +5,33 @@ declare(strict_types=1);
 namespace Rundfunk\Behaviour;
 
 use Rundfunk\Medium\Media;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
 
 /** What the links of a node remember between them, besides its behaviour. */
 final readonly class LinkMemory
 {
-    /** @return int bytes on an 8-bit board */
+    /** @return int bytes of memory on an 8-bit board */
     public static function of(Plan $plan, Node $node, Media $media): int
     {
+        return self::sum($plan, $node, $media, static fn (TakesMemory $takes, Endpoint $endpoint, MessageNumbers $numbers): int => $takes->memoryBytes($plan, $endpoint, $numbers));
+    }
+
+    /** @return int bytes of program on an 8-bit board, about */
+    public static function program(Plan $plan, Node $node, Media $media): int
+    {
+        return self::sum($plan, $node, $media, static fn (TakesMemory $takes, Endpoint $endpoint, MessageNumbers $numbers): int => $takes->programBytes($plan, $endpoint, $numbers));
+    }
+
+    /** @param  callable(TakesMemory, Endpoint, MessageNumbers): int  $takes */
+    private static function sum(Plan $plan, Node $node, Media $media, callable $takes): int
+    {
         $bytes = 0;
+        $numbers = new MessageNumbers($plan, $media);
         foreach ($plan->endpointsOf($node) as $endpoint) {
-            $bytes += $media->offering(TakesMemory::class, $plan->link($endpoint->linkId)->medium)?->memoryBytes($plan, $endpoint) ?? 0;
+            $medium = $media->offering(TakesMemory::class, $plan->link($endpoint->linkId)->medium);
+            $bytes += $medium === null ? 0 : $takes($medium, $endpoint, $numbers);
         }
 
         return $bytes;

@@ -45,6 +45,9 @@ final class Tabulation
     /** @var array<string, int> readings with a threshold, by their control */
     private array $gauges = [];
 
+    /** @var array<string, Control> readings of bought things that it asks for, by their id */
+    private readonly array $fetched;
+
     /** @var list<string> */
     private array $leftOut = [];
 
@@ -52,6 +55,7 @@ final class Tabulation
     {
         $this->paths = new Paths($plan);
         $this->numbers = new MessageNumbers($plan, $knowledge->media);
+        $this->fetched = array_column(array_column(Fetched::by($plan, $node, $knowledge->media), 'control'), null, 'id');
         foreach ($plan->endpointsOf($node) as $index => $endpoint) {
             $this->links[$endpoint->id] = $index;
         }
@@ -76,7 +80,7 @@ final class Tabulation
             return new NodeTables(NodeTables::FORM, $this->node->name, [], [], [], [], [], [], [], [], [], [], [], []);
         }
         $contacts = $gauges = $sticks = $clocks = [];
-        foreach ($this->plan->controlsOf($this->node) as $control) {
+        foreach ([...$this->plan->controlsOf($this->node), ...array_values($this->fetched)] as $control) {
             $made = $this->source($control);
             if ($made instanceof Contact && $made->kind !== ContactKind::Notice) {
                 $this->contacts[$control->id] = count($contacts);
@@ -170,6 +174,10 @@ final class Tabulation
         $tells = [];
         foreach ($this->plan->routesFrom($control) as $route) {
             $hops = $this->paths->holds($route) ? $this->plan->hopsOf($route) : null;
+            if ($hops !== null && $hops !== [] && $control->nodeId !== $this->node->id) {
+                // What it asks of another has come when it is looked at: the rest of the way is its own.
+                $hops = array_slice($hops, 1);
+            }
             if ($hops === null) {
                 $this->leftOut[] = RouteNames::of($this->plan, $route).': it has no way yet.';
             } elseif ($hops === []) {
@@ -261,7 +269,7 @@ final class Tabulation
         foreach ($this->plan->endpointsOf($this->node) as $endpoint) {
             foreach ($this->plan->hopsTo($endpoint) as $hop) {
                 $route = $this->plan->route($hop->routeId);
-                if (! $this->paths->holds($route)) {
+                if (! $this->paths->holds($route) || isset($this->fetched[$route->controlId])) {
                     continue;
                 }
                 $code = $this->numbers->heard($hop);
@@ -420,7 +428,7 @@ final class Tabulation
             $range = Range::of($output);
             $far = 0;
             foreach ($this->masters[$output->id] as $index => $control) {
-                if ($this->plan->control($control)->nodeId !== $this->node->id) {
+                if ($this->plan->control($control)->nodeId !== $this->node->id && ! isset($this->fetched[$control])) {
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }

@@ -11,5 +11,8 @@ use Rundfunk\Plan\Plan;
 interface TakesMemory
 {
     /** @return int bytes on an 8-bit board, where nothing is padded */
-    public function memoryBytes(Plan $plan, Endpoint $endpoint): int;
+    public function memoryBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int;
+
+    /** @return int bytes of flash that its program takes on an 8-bit board, about: a fit that the tests hold to the compiler */
+    public function programBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int;
 }

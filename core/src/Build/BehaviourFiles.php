@@ -7,6 +7,8 @@ namespace Rundfunk\Build;
 use Rundfunk\Behaviour\CBehaviour;
 use Rundfunk\Behaviour\CFieldNames;
 use Rundfunk\Behaviour\CSize;
+use Rundfunk\Behaviour\Fetched;
+use Rundfunk\Behaviour\FetchesReadings;
 use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\LinkMemory;
 use Rundfunk\Behaviour\MessageNumbers;
@@ -104,8 +106,9 @@ final readonly class BehaviourFiles
         $memory = $board === null || $board->memoryKb > 16 ? ', a little more on this board' : " of the {$board->memoryKb} kB";
 
         $bytes = $size->memoryBytes() + $lines;
+        $program = $size->programBytes() + LinkMemory::program($this->plan, $this->node, $this->knowledge->media);
 
-        return ["Memory: {$bytes} bytes{$memory}.".($lines > 0 ? " {$lines} of them its serial lines." : '').' Program: about '.Figures::significant($size->programBytes() / 1_000).' kB on an 8-bit board, '.($lines > 0 ? 'its serial lines besides, ' : '').'not measured elsewhere.'];
+        return ["Memory: {$bytes} bytes{$memory}.".($lines > 0 ? " {$lines} of them its serial lines." : '').' Program: about '.Figures::significant($program / 1_000).' kB on an 8-bit board, not measured elsewhere.'];
     }
 
     /** @return list<string> */
@@ -155,6 +158,7 @@ final readonly class BehaviourFiles
             $module = $control->moduleId === null ? null : $this->plan->module($control->moduleId);
             $reported = $module !== null && $this->knowledge->catalogue->classOf($module)->report?->names($control->terminal ?? '') === true;
             $lines[] = "  in.{$field} = ".match (true) {
+                $control->nodeId !== $this->node->id => "{$this->fetchedBy($control)};",
                 $reported => CNames::lower($module->name).'.'.CNames::lower($control->terminal ?? '').', as '.CNames::lower($module->name).'_report_read gives it;',
                 $control->kind === ControlKind::Reading && Scales::of($control) !== null => "what the converter reads at {$pin}; NODE_FAILED when that is no reading;",
                 $control->kind === ControlKind::Reading => 'what the sensor says, in thousandths; NODE_FAILED when it does not;',
@@ -167,11 +171,25 @@ final readonly class BehaviourFiles
         return $lines;
     }
 
+    private function fetchedBy(Control $control): string
+    {
+        foreach (Fetched::by($this->plan, $this->node, $this->knowledge->media) as $one) {
+            if ($one['control']->id === $control->id) {
+                $medium = $this->plan->link($one['endpoint']->linkId)->medium;
+                $prefixes = (new CHeader($this->knowledge))->prefixes($this->plan, $this->node);
+
+                return $this->knowledge->media->offering(FetchesReadings::class, $medium)?->fetchedBy($this->plan, $one['endpoint'], $control, $prefixes[$one['endpoint']->id]) ?? 'NODE_FAILED';
+            }
+        }
+
+        return 'NODE_FAILED';
+    }
+
     /** @return list<array{string, Control}> in the order of the tables: contacts, readings, sticks */
     private function inputs(): array
     {
         $sorted = ['contacts' => [], 'gauges' => [], 'sticks' => []];
-        foreach ($this->plan->controlsOf($this->node) as $control) {
+        foreach ([...$this->plan->controlsOf($this->node), ...array_column(Fetched::by($this->plan, $this->node, $this->knowledge->media), 'control')] as $control) {
             $table = match (true) {
                 $control->kind === ControlKind::Reading => 'gauges',
                 $control->kind === ControlKind::Axis, $control->kind === ControlKind::Widget && $control->saysValue() => 'sticks',

@@ -37,7 +37,10 @@ final readonly class Fingerprint
             $hops[] = [$places[$hop->fromId] ?? -1, $places[$hop->toId] ?? -1, $numbers->heard($hop), $numbers->words($hop), $route->action->value, $route->pulseMs, $route->value];
         }
 
-        return self::digits([$link->medium, self::stated($link->settings), $ends, $hops]);
+        $spoken = $knowledge->media->offering(AgreesOn::class, $link->medium)?->agreedOn($plan, $link) ?? [];
+
+        // Where nothing is agreed on besides, the digits are those of a build that did not ask.
+        return self::digits([$link->medium, self::stated($link->settings), $ends, $hops, ...($spoken === [] ? [] : [$spoken])]);
     }
 
     public static function ofNode(Plan $plan, Node $node, Knowledge $knowledge): string

@@ -6,9 +6,10 @@ namespace Rundfunk\Build;
 
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\Plan;
 
 interface FramesMessages
 {
-    /** What goes into one message, byte by byte. */
-    public function layout(Link $link): FrameLayout;
+    /** @return FrameLayout|null what goes into one message, byte by byte; null where a link's frames are not of our making */
+    public function layout(Plan $plan, Link $link): ?FrameLayout;
 }

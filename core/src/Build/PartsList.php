@@ -33,9 +33,8 @@ final readonly class PartsList
         $tree = new SupplyTree($plan, $knowledge->catalogue);
         $lines = [];
         foreach ($only === null ? $plan->nodes() : [$only] as $node) {
-            if (! $node->kind->isBought()) {
-                $lines = [...$lines, ...self::bought($plan, $knowledge, $node), ...self::supplies($plan, $tree, $node), ...self::small($plan, $knowledge, $tree, $node)];
-            }
+            // What was bought is there already; what belongs at its terminals is not.
+            $lines = [...$lines, ...($node->kind->isBought() ? [] : [...self::bought($plan, $knowledge, $node), ...self::supplies($plan, $tree, $node)]), ...self::small($plan, $knowledge, $tree, $node)];
         }
         $together = [];
         foreach ($lines as $line) {

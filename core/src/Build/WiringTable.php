@@ -42,7 +42,22 @@ final class WiringTable
         $catalogue = $this->catalogue;
         $this->tree = new SupplyTree($plan, $catalogue);
         $board = $catalogue->boardOf($node);
-        $this->rows = $board === null ? [] : [...$this->supplies($board), ...$this->modules($board), ...CableRows::of($plan, $node, $knowledge)];
+        // What was bought has no pins of ours; it is set by hand, and wires come to it all the same.
+        $this->rows = [...($board === null ? $this->setUp() : [...$this->supplies($board), ...$this->modules($board)]), ...($board === null && ! $node->kind->isBought() ? [] : CableRows::of($plan, $node, $knowledge))];
+    }
+
+    /** @return list<WiringRow> what to set on a bought thing by hand */
+    private function setUp(): array
+    {
+        $rows = [];
+        foreach ($this->node->kind->isBought() ? $this->plan->endpointsOf($this->node) : [] as $endpoint) {
+            $link = $this->plan->link($endpoint->linkId);
+            foreach ($this->knowledge->media->offering(SetsUp::class, $link->medium)?->settingUp($this->plan, $endpoint) ?? [] as $what) {
+                $rows[] = new WiringRow($link->name, 'set it to', '', '', '', $what);
+            }
+        }
+
+        return $rows;
     }
 
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): self

@@ -31,6 +31,7 @@ final readonly class LindenHollow
         self::evening($sketch);
         self::vents($sketch);
         self::frames($sketch);
+        self::shades($sketch);
 
         return $sketch->assigned();
     }
@@ -362,7 +363,10 @@ final readonly class LindenHollow
                 ->join('frames', "frame-{$frame}", Role::Both, "frame-{$frame}-line");
         }
         foreach (['frame-1' => 'frame-2', 'frame-2' => 'frame-3', 'frame-3' => 'frame-1'] as $from => $to) {
-            $sketch->cable("cable-{$from}", $from, $to, 'Frame cable '.substr($from, -1), ['lengthM' => $from === 'frame-3' ? 6.0 : 3.0, 'mm2' => 0.14, 'connector' => '9-pin plugs']);
+            $sketch->cable("cable-{$from}", $from, $to, 'Frame cable '.substr($from, -1), ['lengthM' => $from === 'frame-3' ? 6.0 : 3.0, 'mm2' => 0.14, 'connector' => '9-pin plugs'], [
+                // TIA-574, from memory: a plug of a terminal says at 3 and hears at 2; 5 is ground.
+                ['core' => 1, 'use' => 'forward', 'link' => 'frames', 'fromPin' => '3', 'toPin' => '2'], ['core' => 2, 'use' => 'ground', 'fromPin' => '5', 'toPin' => '5'],
+            ]);
         }
         $sketch
             ->module('frame-1-keys', 'frame-1', 'button-pad-2', 'Keys')
@@ -370,6 +374,43 @@ final readonly class LindenHollow
             ->control('lids-down', 'frame-1', 'Lids down');
         foreach ([1, 2, 3] as $frame) {
             $sketch->route('lids-up', Action::On, "frame-{$frame}-lid")->route('lids-down', Action::Off, "frame-{$frame}-lid");
+        }
+    }
+
+    /** Rollers from a shop draw a cloth over the frames: they speak as their manual says, and one of our boards speaks so to them. */
+    private static function shades(Sketch $sketch): void
+    {
+        $answered = ['answered' => true, 'answers' => [['name' => 'state', 'bits' => 8]]];
+        $sketch
+            ->protocol('roller', 'Cloth roller', [
+                'parts' => [['is' => 'fixed', 'value' => 0x55], ['is' => 'id'], ['is' => 'length', 'value' => 1], ['is' => 'function'], ['is' => 'values'], ['is' => 'check']],
+                'check' => 'crc-8', 'checkFrom' => 1, 'note' => 'Manual of the roller, third edition, pages 12 to 15.',
+                'items' => [
+                    ['name' => 'Position', 'kind' => 'does', 'code' => 1, ...$answered, 'answerCode' => 0x81, 'takesMs' => 40_000, 'done' => 'polled', 'doneBy' => 'Moving', 'sends' => [['name' => 'position', 'given' => true, 'lowest' => 0, 'highest' => 100, 'unit' => '%']]],
+                    ['name' => 'Stop', 'kind' => 'does', 'code' => 2, ...$answered, 'answerCode' => 0x82],
+                    ['name' => 'Moving', 'kind' => 'answers', 'code' => 3, 'answerCode' => 0x83, 'everyMs' => 1_000, 'answers' => [['name' => 'moving', 'given' => true]]],
+                    ['name' => 'Place', 'kind' => 'answers', 'code' => 4, 'answerCode' => 0x84, 'everyMs' => 2_000, 'answers' => [['name' => 'position', 'given' => true, 'unit' => '%']]],
+                ],
+            ])
+            ->link('shades', 'Shades', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 15.0])
+            ->module('frame-1-shades', 'frame-1', 'rs485-5v', 'Shade line', FedFrom::Board5V)
+            ->module('frame-1-shade-keys', 'frame-1', 'button-pad-2', 'Shade keys')
+            ->control('shade-out', 'frame-1', 'Shade out')
+            ->control('shade-in', 'frame-1', 'Shade in')
+            ->join('shades', 'frame-1', Role::Both, 'frame-1-shades', ['asks' => true]);
+        foreach ([1, 2] as $roller) {
+            $sketch
+                ->node("roller-{$roller}", "Roller {$roller}", NodeKind::Fixture, 'wall', null, ['protocolId' => $sketch->id('roller')])
+                ->join('shades', "roller-{$roller}", Role::Both)
+                ->output("roller-{$roller}-cloth", "roller-{$roller}", "Cloth {$roller}", OutputKind::Function, null, 'Position', 'cloth of 4 m on a roller', ['settings' => ['lowest' => 0, 'highest' => 100, 'unit' => '%']])
+                ->control("roller-{$roller}-place", "roller-{$roller}", "Place of cloth {$roller}", ControlKind::Reading, null, 'Place', ['unit' => '%', 'intervalS' => 2])
+                ->output("roller-{$roller}-shown", 'frame-1', "Shown: cloth {$roller}", OutputKind::Display, more: ['settings' => ['lowest' => 0, 'highest' => 100, 'unit' => '%']])
+                ->route("roller-{$roller}-place", Action::Set, "roller-{$roller}-shown")
+                ->route('shade-out', Action::Set, "roller-{$roller}-cloth", value: 100)
+                ->route('shade-in', Action::Set, "roller-{$roller}-cloth", value: 0);
+        }
+        foreach (['frame-1' => 'roller-1', 'roller-1' => 'roller-2'] as $from => $to) {
+            $sketch->cable("cable-{$to}", $from, $to, 'Shade cable '.substr($to, -1), ['lengthM' => 7.5, 'mm2' => 0.22, 'twisted' => true, 'connector' => 'screw terminals']);
         }
     }
 }

@@ -66,6 +66,16 @@ final class Sketch
         return $this->put($kind, $key, ['name' => $name, 'copyOf' => $copyOf, 'description' => [...OwnClass::description($copyOf, $this->assigner->knowledge->catalogue), ...$otherwise]]);
     }
 
+    /**
+     * What a bought device speaks.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    public function protocol(string $key, string $name, array $values): self
+    {
+        return $this->put(ThingKind::Protocol, $key, ['name' => $name, ...$values]);
+    }
+
     /** @return string the key of such a class, for a node or a module */
     public function classOf(string $own): string
     {
@@ -199,13 +209,13 @@ final class Sketch
 
     /**
      * @param  array<string, mixed>  $more  further fields: cores, lengthM, mm2, twisted
-     * @param  list<array{core: int, use: string, link?: string, supply?: string}>  $uses  by the keys of links and supplies
+     * @param  list<array{core: int, use: string, link?: string, supply?: string, fromPin?: string, toPin?: string}>  $uses  by the keys of links and supplies
      */
     public function cable(string $key, string $from, string $to, string $name, array $more = [], array $uses = []): self
     {
         return $this->put(ThingKind::Cable, $key, [
             'fromId' => $this->id($from), 'toId' => $this->id($to), 'name' => $name, ...$more,
-            'uses' => array_map(fn (array $use): array => ['core' => $use['core'], 'use' => $use['use'], 'linkId' => isset($use['link']) ? $this->id($use['link']) : null, 'supplyId' => isset($use['supply']) ? $this->id($use['supply']) : null], $uses),
+            'uses' => array_map(fn (array $use): array => ['core' => $use['core'], 'use' => $use['use'], 'linkId' => isset($use['link']) ? $this->id($use['link']) : null, 'supplyId' => isset($use['supply']) ? $this->id($use['supply']) : null, 'fromPin' => $use['fromPin'] ?? '', 'toPin' => $use['toPin'] ?? ''], $uses),
         ]);
     }
 

@@ -21,8 +21,9 @@ final readonly class Demands
      * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $plain
      * @param  array<string, list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>>  $onBus  by module id
      * @param  array<string, int>  $addresses  on an I²C bus, by module id
+     * @param  list<string>  $left  pins of wires that nobody asks for: a terminal's second, or one of no terminal
      */
-    private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses)
+    private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses, public array $left)
     {
     }
 
@@ -34,14 +35,18 @@ final readonly class Demands
         $plain = [];
         $onBus = [];
         $addresses = [];
+        $left = [];
         foreach ($plan->modulesOf($node) as $module) {
             $address = $catalogue->classOf($module)->i2cAddress;
             $addresses += $address === null ? [] : [$module->id => $address];
             $uses = [];
+            $class = $catalogue->classOf($module);
             foreach ($plan->pinUsesOf($module) as $use) {
+                if (isset($uses[$use->terminal]) || ! isset($class->terminals[$use->terminal])) {
+                    $left[] = $use->pin;
+                }
                 $uses[$use->terminal] ??= $use;
             }
-            $class = $catalogue->classOf($module);
             foreach ($class->terminals as $terminal) {
                 $use = $uses[$terminal->name] ?? null;
                 $channel = $terminal->with ?? ($terminal->carries === null ? null : $terminal->name);
@@ -54,7 +59,7 @@ final readonly class Demands
             }
         }
 
-        return new self($plain, $onBus, $board, $addresses);
+        return new self($plain, $onBus, $board, $addresses, $left);
     }
 
     /** @return list<string> ids of modules that need a bus */

@@ -48,7 +48,7 @@ final class PinPlanner
         $best = null;
         $least = 0;
         foreach ($this->busChoices($board, $demands) as $buses) {
-            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)), $timers);
+            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)), $timers, $demands->left);
             $cost = $candidate->cost + PinCost::ADDRESS_SHARED * $demands->clashes($buses);
             if ($best === null || $cost < $least) {
                 $best = $candidate;
@@ -62,8 +62,9 @@ final class PinPlanner
     /**
      * @param  list<Demand>  $demands
      * @param  list<string>  $busesInUse
+     * @param  list<string>  $left  pins of wires that nobody asks for, and that stay
      */
-    private function match(Board $board, array $demands, array $busesInUse, Timers $timers): PinPlan
+    private function match(Board $board, array $demands, array $busesInUse, Timers $timers, array $left): PinPlan
     {
         $pins = array_values($board->pins);
         $fitness = new PinFitness($board, $busesInUse, $timers);
@@ -74,7 +75,7 @@ final class PinPlanner
         $leaving = array_map(static fn (Demand $demand): int => $demand->costUnplaced(), $demands);
         do {
             $columns = CheapestMatching::of($costs, $leaving);
-            $shut = self::shut($demands, $pins, $columns, $costs);
+            $shut = self::shut($demands, $pins, $columns, $costs, $left);
             $costs = $shut ?? $costs;
         } while ($shut !== null);
         $placed = [];
@@ -100,11 +101,12 @@ final class PinPlanner
      * @param  list<BoardPin>  $pins
      * @param  list<int|null>  $columns
      * @param  list<list<int|null>>  $costs
+     * @param  list<string>  $left  of wires that nobody asks for
      * @return list<list<int|null>>|null the costs with such pins shut for others; null where none was handed out
      */
-    private static function shut(array $demands, array $pins, array $columns, array $costs): ?array
+    private static function shut(array $demands, array $pins, array $columns, array $costs, array $left): ?array
     {
-        $held = [];
+        $held = array_fill_keys($left, true);
         foreach ($columns as $index => $column) {
             foreach ($column === null ? $demands[$index]->heldPins() : [] as $name) {
                 $held[$name] = true;

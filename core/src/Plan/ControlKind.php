@@ -108,8 +108,9 @@ enum ControlKind: string
     public function homes(): array
     {
         return match ($this) {
-            self::Button, self::Switch, self::Axis, self::Reading => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway],
-            self::Key => [NodeKind::Remote],
+            self::Button, self::Switch, self::Axis => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway],
+            self::Reading => [NodeKind::Controller, NodeKind::Handset, NodeKind::Gateway, NodeKind::Fixture],
+            self::Key => [NodeKind::Remote, NodeKind::Fixture],
             self::Call => [NodeKind::Phone],
             self::Text => [NodeKind::Phone],
             self::Widget, self::Phrase, self::Gesture => [NodeKind::Gateway, NodeKind::Controller, NodeKind::Phone],

@@ -26,6 +26,7 @@ final readonly class Node implements Thing
         public bool $owned = false,
         public ?string $flashedOwn = null,
         public array $flashed = [],
+        public ?string $protocolId = null,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class Node implements Thing
             Field::owned(),
             Field::text('flashedOwn', 8, 'The fingerprint of what it did when it was flashed; none while it was not.')->nullable(),
             Field::records('flashed', Shape::of(Field::text('linkId', 26, 'The id of the link; one that is no more counts for nothing.'), Field::text('fingerprint', 8, 'Its fingerprint then.')), 40, 'The fingerprints of its links when it was flashed.'),
+            Field::mentions('protocolId', ThingKind::Protocol, 'For what was bought and hangs on a serial line: what it understands and says.'),
         );
     }
 
@@ -65,7 +67,14 @@ final readonly class Node implements Thing
             $values->flag('owned'),
             $values->textOrNull('flashedOwn'),
             array_map(static fn (array $one): array => ['linkId' => (new Values($one))->text('linkId'), 'fingerprint' => (new Values($one))->text('fingerprint')], $values->objects('flashed')),
+            $values->textOrNull('protocolId'),
         );
+    }
+
+    /** @return string|null the protocol that it speaks; none for a board of ours, whatever it was before */
+    public function speaks(): ?string
+    {
+        return $this->kind->isBought() ? $this->protocolId : null;
     }
 
     public function id(): string
@@ -92,6 +101,7 @@ final readonly class Node implements Thing
             'owned' => $this->owned,
             'flashedOwn' => $this->flashedOwn,
             'flashed' => $this->flashed,
+            'protocolId' => $this->protocolId,
         ];
     }
 }

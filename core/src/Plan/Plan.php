@@ -313,6 +313,11 @@ final class Plan
         return $this->get(Supply::class, $id);
     }
 
+    public function protocol(string $id): Protocol
+    {
+        return $this->get(Protocol::class, $id);
+    }
+
     /** @return list<Supply> */
     public function suppliesOf(Node $node): array
     {

@@ -12,6 +12,7 @@ enum ThingKind: string
     case Place = 'place';
     case OwnBoard = 'ownBoard';
     case OwnModule = 'ownModule';
+    case Protocol = 'protocol';
     case Node = 'node';
     case Supply = 'supply';
     case Module = 'module';
@@ -45,6 +46,7 @@ enum ThingKind: string
             self::Place => Place::class,
             self::OwnBoard => OwnBoard::class,
             self::OwnModule => OwnModule::class,
+            self::Protocol => Protocol::class,
             self::Node => Node::class,
             self::Supply => Supply::class,
             self::Module => Module::class,
@@ -79,7 +81,7 @@ enum ThingKind: string
     public function limit(): int
     {
         return match ($this) {
-            self::OwnBoard, self::OwnModule => 50,
+            self::OwnBoard, self::OwnModule, self::Protocol => 50,
             self::Place, self::Link, self::Cable => 500,
             self::Node => 1_000,
             self::KeyCode => 5_000,

@@ -52,6 +52,13 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a key of a pad is on no pin of its own' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Start'), []];
         yield 'a key where a stick is' => ['channel-unfit', static fn () => $pad([])->control('b', 'n', 'Key', ControlKind::Button, 'p', 'Left Y'), ['Key of Node is a button, and Pad Left Y carries none']];
 
+        $damp = static fn (NodeKind $kind, Action $action, ?string $board = null): Sketch => self::node()->node('s', 'Sensor', $kind, null, $board)->link('net', 'Net', 'ip', ['ssid' => 'x'])->join('net', 'n', Role::Both)->join('net', 's', Role::Both)
+            ->control('r', 's', 'Damp', ControlKind::Reading, settings: ['threshold' => 70.0, 'hysteresis' => 3.0])->output('fan', 'n', 'Fan', more: ['settings' => ['lowest' => 0, 'highest' => 100]])
+            ->route('r', $action, 'fan')->hop("r fan {$action->value}", 'net', 's', 'n', null);
+        yield 'a threshold that a bought thing knows nothing of' => ['reading-unjudged', static fn () => $damp(NodeKind::Fixture, Action::Follow), ['Nobody compares Damp of Sensor with its threshold']];
+        yield 'a figure that is only handed on' => ['reading-unjudged', static fn () => $damp(NodeKind::Fixture, Action::Set), []];
+        yield 'a threshold of a board of ours' => ['reading-unjudged', static fn () => $damp(NodeKind::Controller, Action::Follow, 'wifi-3v3-26io'), []];
+
         // A NEC frame of 32 bits takes 67.5 ms (9 + 4.5 + 32 bits of 1.6875 ms on average, as bit and complement make them): 68 % of 100 ms.
         $stream = static fn (int $every): Sketch => self::node()->module('led', 'n', 'infrared-emitter', 'Emitter')->control('a', 'n', 'Lever', ControlKind::Axis, settings: ['everyMs' => $every])
             ->node('toy', 'Toy', NodeKind::Fixture, null, null)->link('ir', 'Toys', 'infrared')->join('ir', 'n', Role::Sends, 'led')->join('ir', 'toy', Role::Receives)

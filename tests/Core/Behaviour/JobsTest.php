@@ -212,6 +212,42 @@ final class JobsTest extends CoreTestCase
         self::assertSame(1, $rig->put('Still', 'Page: go', 1)->shows('Still', 'Heat'));
     }
 
+    public function test_commands_typed_at_a_terminal_work_a_lamp(): void
+    {
+        $says = static fn (string $name, string $word): array => ['name' => $name, 'kind' => 'says', 'word' => $word];
+        $rig = self::rig(self::relays(self::sketch(), 'bench', 'Bench', '8bit-5v-70io', 2)->module('wires', 'bench', 'serial-wire', 'Terminal')
+            ->protocol('typed', 'Typed commands', ['form' => 'words', 'logicV' => 5.0, 'items' => [$says('on', 'D1 ON'), $says('off', 'D1 OFF'), $says('eleven', 'D11 ON')]])
+            ->node('terminal', 'Terminal', NodeKind::Remote, null, null, ['protocolId' => self::sketch()->id('typed')])
+            ->link('line', 'Line', 'serial', ['lengthM' => 1.0])->join('line', 'bench', Role::Both, 'wires')->join('line', 'terminal', Role::Both)
+            ->output('lamp', 'bench', 'Lamp', load: '12 V lamp')->output('fan', 'bench', 'Fan', load: '12 V fan')
+            ->control('on', 'terminal', 'On', ControlKind::Key)->control('off', 'terminal', 'Off', ControlKind::Key)->control('eleven', 'terminal', 'Eleven', ControlKind::Key)
+            ->route('on', Action::On, 'lamp')->route('off', Action::Off, 'lamp')->route('eleven', Action::On, 'fan'));
+        self::assertSame([1, 0], [$rig->hear('Bench', 'on')->shows('Bench', 'Lamp'), $rig->shows('Bench', 'Fan')]);
+        self::assertSame([1, 1], [$rig->hear('Bench', 'eleven')->shows('Bench', 'Lamp'), $rig->shows('Bench', 'Fan')], 'D1 is not D11.');
+        self::assertSame(0, $rig->hear('Bench', 'off')->shows('Bench', 'Lamp'));
+    }
+
+    public function test_a_drive_from_a_shop_goes_where_a_key_says_and_lights_a_lamp_when_it_is_there(): void
+    {
+        $sketch = self::board(self::sketch(), 'desk', 'Desk', board: '8bit-5v-70io')->module('pair', 'desk', 'rs485-5v', 'Pair')->module('keys', 'desk', 'button-pad-2', 'Keys')->module('led', 'desk', 'indicator-lamp', 'Lamp')
+            ->protocol('drive', 'Drive', [
+                'parts' => [['is' => 'id'], ['is' => 'function'], ['is' => 'values'], ['is' => 'check']], 'check' => 'crc-16/modbus', 'checkLowFirst' => true,
+                'items' => [
+                    ['name' => 'Go', 'kind' => 'does', 'code' => 1, 'answered' => true, 'answerCode' => 0x81, 'takesMs' => 9_000, 'done' => 'polled', 'doneBy' => 'Moving', 'sends' => [['given' => true, 'bits' => 16, 'lowest' => 0, 'highest' => 1_000]]],
+                    ['name' => 'Moving', 'kind' => 'answers', 'code' => 2, 'answerCode' => 0x82, 'answers' => [['given' => true]]],
+                ],
+            ])
+            ->node('slide', 'Slide', NodeKind::Fixture, null, null, ['protocolId' => self::sketch()->id('drive')])
+            ->link('line', 'Line', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 6.0])->join('line', 'desk', Role::Both, 'pair')->join('line', 'slide', Role::Both)
+            ->output('place', 'slide', 'Go', OutputKind::Function, more: ['settings' => ['lowest' => 0, 'highest' => 1_000]])->output('there', 'desk', 'There', OutputKind::Lamp)
+            ->control('far', 'desk', 'Far')->control('near', 'desk', 'Near')->route('far', Action::Set, 'place', value: 1_000)->route('near', Action::Set, 'place', value: 0)
+            ->control('arrived', 'slide', 'Go', ControlKind::Reading, settings: ['threshold' => 0.5, 'hysteresis' => 0.2])->route('arrived', Action::Follow, 'there');
+        $rig = self::rig($sketch)->forget()->press('Desk', 'Far')->press('Desk', 'Near');
+        self::assertEqualsCanonicalizing(['Go: 01 01 03 E8', 'Go: 01 01 00 00'], array_map(static fn (Said $said): string => substr($said->says, 0, 15), $rig->tables['Desk']->told));
+        self::assertCount(2, array_unique($rig->told));
+        self::assertSame([1, 0], [$rig->put('Desk', 'Go', 1_000)->shows('Desk', 'There'), $rig->put('Desk', 'Go', 0)->shows('Desk', 'There')]);
+    }
+
     public function test_of_three_masters_the_switch_that_holds_wins(): void
     {
         $sketch = self::relays(self::sketch(), 'barn', 'Barn', 'wifi-3v3-26io', 1)->module('wall', 'barn', 'button-pad-2', 'Wall')->module('clock', 'barn', 'clock-i2c', 'Clock')

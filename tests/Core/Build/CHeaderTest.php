@@ -100,7 +100,9 @@ final class CHeaderTest extends CoreTestCase
         $link = $plan->link($plan->endpointsOf($node)[0]->linkId);
         $medium = self::knowledge()->media->offering(FramesMessages::class, $link->medium);
         self::assertNotNull($medium);
-        $codec = new FrameCodec($medium->layout($link));
+        $layout = $medium->layout($plan, $link);
+        self::assertNotNull($layout);
+        $codec = new FrameCodec($layout);
         mt_srand(42);
         $rows = [];
         $expected = '';

@@ -178,6 +178,16 @@ final class PinPlannerTest extends CoreTestCase
         self::assertSame([], self::found($plan, 'pin-used-twice'));
     }
 
+    public function test_the_pin_of_a_second_wire_that_stays_is_handed_to_nobody(): void
+    {
+        $sketch = self::pair()->output('o', 'board', 'O', OutputKind::Relay, 'board-relays', 'IN1')->output('p', 'board', 'P', OutputKind::Relay, 'board-relays', 'IN2');
+        $free = $sketch->assigned();
+        // The two that relays like best, whichever of the two wires stays.
+        [$one, $other] = array_map(static fn (PinUse $use): string => $use->pin, $free->pinUsesOf($free->module($sketch->id('board-relays'))));
+        $plan = self::assigner()->assign($sketch->wire('board-relays', 'IN1', $one)->wireAgain('board-relays', 'IN1', $other)->plan())->plan;
+        self::assertSame([], self::found($plan, 'pin-used-twice'), "One of {$one} and {$other} was given away.");
+    }
+
     /** @return array<string, string> "module terminal" → pin */
     private static function pins(Plan $plan): array
     {

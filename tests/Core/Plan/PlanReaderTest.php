@@ -62,6 +62,8 @@ final class PlanReaderTest extends CoreTestCase
     {
         $document = json_decode((new PlanWriter)->write(self::linden()), true);
         self::assertIsArray($document);
+        // The first link of the rows is a packet radio.
+        usort($document['links'], static fn (array $one, array $other): int => ($other['medium'] === 'packet-radio') <=> ($one['medium'] === 'packet-radio'));
         try {
             (new PlanReader(self::knowledge()))->fromArray($spoil($document));
             self::fail('nothing was refused');

@@ -37,6 +37,7 @@ final readonly class BehaviourRules
             new KeptOnBeyond,
             new ThresholdsCross,
             new HysteresisMissing,
+            new ReadingUnjudged,
             new StateOfNothing,
             new StateSensedByNothing,
             new StateCircles,

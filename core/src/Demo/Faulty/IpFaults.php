@@ -40,6 +40,10 @@ final readonly class IpFaults
             ->control('attic-page', 'attic-2', 'Page', ControlKind::Widget)
             ->route('attic-page', Action::Toggle, 'attic-lamp')->hop('attic-page attic-lamp toggle', 'attic-net', 'attic-2', 'attic-1', null)
             ->control('attic-dusk', 'attic-2', 'Dusk', ControlKind::Timer, settings: ['at' => '20:00'])
-            ->route('attic-dusk', Action::On, 'attic-lamp-2')->hop('attic-dusk attic-lamp-2 on', 'attic-net', 'attic-2', 'attic-1', null);
+            ->route('attic-dusk', Action::On, 'attic-lamp-2')->hop('attic-dusk attic-lamp-2 on', 'attic-net', 'attic-2', 'attic-1', null)
+            // reading-unjudged
+            ->node('attic-sensor', 'Attic sensor', NodeKind::Fixture, 'attic', null)->join('attic-net', 'attic-sensor', Role::Both, null, ['clientId' => 'attic-sensor'])
+            ->control('attic-damp', 'attic-sensor', 'Damp', ControlKind::Reading, settings: ['threshold' => 70.0, 'hysteresis' => 3.0, 'unit' => '%'])
+            ->route('attic-damp', Action::Follow, 'attic-lamp')->hop('attic-damp attic-lamp follow', 'attic-net', 'attic-sensor', 'attic-1', null);
     }
 }

@@ -7,6 +7,7 @@ namespace Rundfunk\Demo\Faulty;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
@@ -22,6 +23,7 @@ final readonly class SerialFaults
         self::pair($sketch);
         self::rings($sketch);
         self::cables($sketch);
+        self::bought($sketch);
     }
 
     /** Three boxes at logic levels that are simply joined, of three voltages. */
@@ -40,9 +42,9 @@ final readonly class SerialFaults
             ->join('mill-wires', 'mill-d', Role::Both, 'mill-d-w', ['parity' => 'even'])
             // serial-software-too-fast
             ->wire('mill-d-w', 'TXD', 'IO25', false, true)->wire('mill-d-w', 'RXD', 'IO26', false, true)
-            // serial-low-too-high, serial-cycle-slow: one that asks, two that answer through silicon diodes, and keys on them
+            // serial-low-too-high, serial-network-differs, serial-cycle-slow: one that asks, two that answer through silicon diodes, and keys on them
             ->link('bin-wires', 'Bin wires', 'serial', ['topology' => 'polled', 'lengthM' => 1.0, 'baud' => 1_200, 'returning' => 'diodes'])
-            ->node('bin-a', 'Bin desk', NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module('bin-a-w', 'bin-a', 'serial-wire', 'Wires')->output('bin-lamp', 'bin-a', 'Bin lamp', OutputKind::Lamp)
+            ->node('bin-a', 'Bin desk', NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module('bin-a-w', 'bin-a', 'diode-or-8', 'Wires', FedFrom::Board3V3)->output('bin-lamp', 'bin-a', 'Bin lamp', OutputKind::Lamp)
             ->join('bin-wires', 'bin-a', Role::Both, 'bin-a-w', ['asks' => true, 'station' => 1]);
         foreach ([2, 3] as $box) {
             $sketch->node("bin-{$box}", "Bin {$box}", NodeKind::Controller, 'mill', 'wifi-3v3-26io')->module("bin-{$box}-w", "bin-{$box}", 'serial-wire', 'Wires')
@@ -111,8 +113,8 @@ final readonly class SerialFaults
         $sketch
             // cable-goes-nowhere
             ->cable('cable-loop', 'two-a', 'two-a', 'Coil of cable')
-            // cable-cores-run-out, cable-core-twice, cable-core-idle
-            ->cable('cable-scale', 'two-a', 'two-b', 'Scale cable', ['cores' => 2], [['core' => 1, 'use' => 'forward', 'link' => 'mill-two'], ['core' => 1, 'use' => 'a', 'link' => 'mill-pair']])
+            // cable-cores-run-out, cable-core-twice, cable-core-idle, cable-plug-pin-twice
+            ->cable('cable-scale', 'two-a', 'two-b', 'Scale cable', ['cores' => 2], [['core' => 1, 'use' => 'forward', 'link' => 'mill-two', 'fromPin' => '3'], ['core' => 1, 'use' => 'a', 'link' => 'mill-pair', 'fromPin' => '3']])
             // cable-pair-apart, serial-length-differs; nothing lies between the others: cable-unlaid
             ->cable('cable-pair', 'pair-a', 'pair-b', 'Pair cable', ['cores' => 6, 'lengthM' => 1_600.0, 'mm2' => 0.22], [['core' => 1, 'use' => 'a', 'link' => 'mill-pair'], ['core' => 4, 'use' => 'b', 'link' => 'mill-pair']])
             // cable-loses-volts, cable-ground-lifts: relays at the far end live on the near one's plug
@@ -128,5 +130,47 @@ final readonly class SerialFaults
             ->supply('bin-third', 'bin-3', 'other', 'From the second', 'bin-far', more: ['volts' => 5.0])
             ->module('bin-lamp-relay', 'bin-3', 'relay-bank-1-low', 'Flap', 'bin-third')->output('bin-last', 'bin-3', 'Last flap', OutputKind::Relay, 'bin-lamp-relay', 'IN1')
             ->cable('cable-bin-2', 'bin-2', 'bin-3', 'Second bin cable', ['cores' => 4], [['core' => 1, 'use' => 'plus', 'supply' => 'bin-far']]);
+    }
+
+    /** Things from a shop: what their manuals say was written down in haste. */
+    private static function bought(Sketch $sketch): void
+    {
+        $span = ['bits' => 8, 'given' => true, 'lowest' => 0, 'highest' => 100, 'unit' => '%'];
+        $parts = [['is' => 'id'], ['is' => 'function'], ['is' => 'values'], ['is' => 'check']];
+        $sketch
+            ->protocol('shutter', 'Shutter drive', ['parts' => $parts, 'check' => 'crc-8', 'items' => [
+                ['name' => 'Position', 'kind' => 'does', 'code' => 1, 'sends' => [$span], 'takesMs' => 20_000, 'done' => 'polled', 'doneBy' => 'Stands'],
+                ['name' => 'Shut', 'kind' => 'does', 'code' => 2, 'answered' => true, 'takesMs' => 20_000],
+                ['name' => 'Level', 'kind' => 'answers', 'code' => 3, 'answers' => [['bits' => 16, 'given' => true]], 'everyMs' => 20],
+                ['name' => 'Button', 'kind' => 'says', 'code' => 4],
+            ]])
+            // serial-framed-apart, serial-protocol-broken, serial-bought-mixed
+            ->protocol('counter', 'Sack counter', ['form' => 'words', 'ending' => '', 'items' => [['name' => 'Zero', 'kind' => 'does', 'word' => 'Z', 'sends' => [['given' => true, 'on' => '1', 'off' => '0']]]]])
+            ->link('shop-pair', 'Shutter pair', 'serial', ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 10.0, 'gapMs' => 10])
+            ->node('shop-desk', 'Shutter desk', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('shop-desk-w', 'shop-desk', 'rs485-5v', 'Pair', FedFrom::Board5V)
+            ->join('shop-pair', 'shop-desk', Role::Both, 'shop-desk-w', ['asks' => true, 'terminated' => true, 'biased' => true])
+            ->node('shop-other', 'Second desk', NodeKind::Controller, 'mill', '8bit-5v-70io')->module('shop-other-w', 'shop-other', 'rs485-5v', 'Pair', FedFrom::Board5V)
+            ->join('shop-pair', 'shop-other', Role::Both, 'shop-other-w')
+            ->node('shop-a', 'North shutter', NodeKind::Fixture, 'mill', null, ['protocolId' => $sketch->id('shutter')])->join('shop-pair', 'shop-a', Role::Both, null, ['station' => 1])
+            ->node('shop-b', 'Counter', NodeKind::Fixture, 'mill', null, ['protocolId' => $sketch->id('counter')])->join('shop-pair', 'shop-b', Role::Both, null, ['terminated' => true])
+            ->module('shop-keys', 'shop-desk', 'button-pad-4', 'Keys')->control('shop-k1', 'shop-desk', 'Up key')->control('shop-k2', 'shop-desk', 'Shut key')->control('shop-k3', 'shop-desk', 'Zero key')
+            // serial-function-cannot, serial-done-unknown
+            ->output('shop-slats', 'shop-a', 'North slats', OutputKind::Function, null, 'Position')->route('shop-k1', Action::Toggle, 'shop-slats')->hop('shop-k1 shop-slats toggle', 'shop-pair', 'shop-desk', 'shop-a', null)
+            // serial-value-beyond
+            ->route('shop-k2', Action::Set, 'shop-slats', value: 180)->hop('shop-k2 shop-slats set', 'shop-pair', 'shop-desk', 'shop-a', null)
+            // serial-echo-taken
+            ->output('shop-shut', 'shop-a', 'North shutter down', OutputKind::Function, null, 'Shut')->route('shop-k2', Action::On, 'shop-shut')->hop('shop-k2 shop-shut on', 'shop-pair', 'shop-desk', 'shop-a', null)
+            // serial-readings-crowd, serial-says-unasked
+            ->control('shop-level', 'shop-a', 'Level', ControlKind::Reading, null, 'Level')->control('shop-button', 'shop-a', 'Its button', ControlKind::Key, null, 'Button')
+            // serial-done-unfelt
+            ->output('shop-lamp', 'shop-desk', 'Shutter lamp', OutputKind::Lamp)->control('shop-done', 'shop-a', 'Shut', ControlKind::Reading, null, 'Shut', ['threshold' => 2])
+            ->route('shop-done', Action::Follow, 'shop-lamp')->hop('shop-done shop-lamp follow', 'shop-pair', 'shop-a', 'shop-desk', null)
+            // serial-nobody-answers
+            ->output('shop-zero', 'shop-b', 'Count', OutputKind::Function, null, 'Zero')->route('shop-k3', Action::On, 'shop-zero')->hop('shop-k3 shop-zero on', 'shop-pair', 'shop-desk', 'shop-b', null)
+            // serial-function-missing, serial-reading-missing
+            ->output('shop-print', 'shop-b', 'Print', OutputKind::Function, null, 'Print')->control('shop-sacks', 'shop-b', 'Sacks', ControlKind::Reading)
+            // serial-bought-level-unknown
+            ->link('shop-wire', 'Shutter wire', 'serial', ['topology' => 'polled', 'lengthM' => 0.5])->join('shop-wire', 'shop-desk', Role::Both, null, ['asks' => true])
+            ->node('shop-c', 'Bench shutter', NodeKind::Fixture, 'mill', null, ['protocolId' => $sketch->id('shutter')])->join('shop-wire', 'shop-c', Role::Both, null, ['station' => 1]);
     }
 }

@@ -19,7 +19,7 @@ final readonly class PacketBuild implements DescribesEnds, FramesMessages
         return PacketDefines::of($plan, $endpoint);
     }
 
-    public function layout(Link $link): FrameLayout
+    public function layout(Plan $plan, Link $link): FrameLayout
     {
         return PacketFrame::layout(PacketSettings::of($link));
     }

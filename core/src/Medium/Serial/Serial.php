@@ -65,6 +65,7 @@ final readonly class Serial implements Medium
             new SerialMessages,
             new SerialBroadcast,
             new SerialPanel,
+            new SerialViews,
         ];
     }
 }

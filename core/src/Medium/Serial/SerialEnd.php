@@ -64,11 +64,6 @@ final readonly class SerialEnd
         return Shape::of(...$own, ...$found);
     }
 
-    public function canBe(int $id): bool
-    {
-        return $id !== self::EVERYBODY && $id <= $this->highestId();
-    }
-
     /** @return int the highest id it can be given */
     public function highestId(): int
     {

@@ -5,24 +5,33 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Serial;
 
 use Rundfunk\Behaviour\EndNumber;
+use Rundfunk\Behaviour\FetchesReadings;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\TakesMemory;
 use Rundfunk\Behaviour\WritesMessages;
+use Rundfunk\Medium\Serial\Bought\CBought;
+use Rundfunk\Medium\Serial\Bought\Tables;
 use Rundfunk\Medium\Serial\Line\CAnswering;
 use Rundfunk\Medium\Serial\Line\CAsking;
 use Rundfunk\Medium\Serial\Line\CStream;
 use Rundfunk\Medium\Serial\Line\CTelling;
 use Rundfunk\Medium\Serial\Line\LineEnd;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
 
 /** Frames as messages and back, and who speaks when: the whole of one end of a line, but for the bytes themselves. */
-final readonly class SerialMessages implements TakesMemory, WritesMessages
+final readonly class SerialMessages implements FetchesReadings, TakesMemory, WritesMessages
 {
+    private const ENABLE = "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all.\n * RE goes with it, and RO is let go meanwhile: switch on the pull-up of RXD, and drop what comes until DE is low.";
+
     public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
     {
         $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if ($line->isBought()) {
+            return self::bought($plan, $endpoint, $line, $link, $prefix, $numbers);
+        }
         $own = SerialEnd::of($endpoint);
         $others = array_values(array_filter($line->ends, static fn (Endpoint $end): bool => $end->id !== $endpoint->id));
         if (! $line->isComplete() || $others === []) {
@@ -45,8 +54,8 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
 
         $checkBytes = $line->settings->check->bytes();
         $named = strtr($text, [
-            '{gone}' => $own->asks || $line->settings->topology !== Topology::Polled ? ', and what {l}_gone gives as well' : '',
-            '{enable}' => $line->settings->levels === Levels::Rs485 ? "\n * DE goes high before the first byte of what {l}_step gives, and low when the last bit of the last byte is out: who holds the pair silences all.\n * RE goes with it, and RO is let go meanwhile: switch on the pull-up of RXD, and drop what comes until DE is low." : '',
+            '{silent}' => (string) $line->silentMs(),
+            '{enable}' => $line->settings->levels === Levels::Rs485 ? self::ENABLE : '',
             '{hears}' => $line->isToldTogether($endpoint) ? '1' : '0',
             '{ring}' => $line->settings->topology === Topology::Ring ? '1' : '0',
             '{whole}' => $checkBytes === 0 ? '1' : "frame->check == {l}_check(bytes, {L}_FRAME_BYTES - {$checkBytes})",
@@ -60,10 +69,50 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
         ]));
     }
 
-    /** The line's struct, field by field, see {@see CAsking}, {@see CAnswering} and {@see CTelling}; held to the 8-bit compiler by the tests. */
-    public function memoryBytes(Plan $plan, Endpoint $endpoint): int
+    /** @return list<string> */
+    private static function bought(Plan $plan, Endpoint $endpoint, SerialLine $line, int $link, string $prefix, MessageNumbers $numbers): array
+    {
+        $name = CNames::comment($plan->link($endpoint->linkId)->name);
+        $tables = Tables::of($plan, $line, $numbers);
+        if ($tables === null || $line->asker()?->id !== $endpoint->id) {
+            return ["/* {$name}: nobody knows yet what the devices on it speak, or by which ids. */", ''];
+        }
+
+        // What is put in has names to be put in itself.
+        $text = str_replace('{enable}', $line->settings->levels === Levels::Rs485 ? self::ENABLE : '', CBought::text($tables, $line));
+
+        return explode("\n", strtr($text, [
+            '{l}' => strtolower($prefix), '{L}' => $prefix, '{name}' => $name, '{link}' => (string) $link,
+        ]));
+    }
+
+    public function fetched(Plan $plan, Endpoint $endpoint): array
     {
         $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if (! $line->isBought() || ! $line->isComplete() || $line->asker()?->id !== $endpoint->id) {
+            return [];
+        }
+
+        return array_merge(...array_map(static fn (Endpoint $end): array => Tables::readings($plan, $end, $line->protocols[$end->id]), $line->bought));
+    }
+
+    public function fetchedBy(Plan $plan, Endpoint $endpoint, Control $control, string $prefix): string
+    {
+        // What controls read comes first among the figures of a line, in this order.
+        $at = array_search($control->id, array_map(static fn (Control $one): string => $one->id, $this->fetched($plan, $endpoint)), true);
+
+        return strtolower($prefix).'_value(&line, '.(int) $at.'), of its struct '.strtolower($prefix).'_line';
+    }
+
+    /** The line's struct, field by field, see {@see CAsking}, {@see CAnswering} and {@see CTelling}; held to the 8-bit compiler by the tests. */
+    public function memoryBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int
+    {
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if ($line->isBought()) {
+            $tables = $line->asker()?->id === $endpoint->id ? Tables::of($plan, $line, $numbers) : null;
+
+            return $tables === null ? 0 : CBought::memoryBytes($tables, $line);
+        }
         if (! $line->isComplete()) {
             return 0;
         }
@@ -74,7 +123,24 @@ final readonly class SerialMessages implements TakesMemory, WritesMessages
         return $frame + 1 + $queue + match (true) {
             $line->settings->topology !== Topology::Polled => 4 * $frame + 12 * $others + 12,
             $line->asker()?->id === $endpoint->id => 21 * $others + 13,
-            default => $frame + 9,
+            default => $frame + 15,
+        };
+    }
+
+    public function programBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int
+    {
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        if ($line->isBought()) {
+            $tables = $line->asker()?->id === $endpoint->id ? Tables::of($plan, $line, $numbers) : null;
+
+            return $tables === null ? 0 : CBought::programBytes($tables);
+        }
+
+        return ! $line->isComplete() ? 0 : match (true) {
+            $line->settings->topology === Topology::Pair => 1_500,
+            $line->settings->topology === Topology::Ring => 1_700,
+            $line->asker()?->id === $endpoint->id => 2_200,
+            default => 1_050,
         };
     }
 

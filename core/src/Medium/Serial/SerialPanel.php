@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Serial;
 
 use Rundfunk\Frame\FrameField;
 use Rundfunk\Knowledge;
+use Rundfunk\Medium\Serial\Bought\Exchange;
 use Rundfunk\Medium\Serial\Shown\SerialEndFigures;
 use Rundfunk\Medium\Serial\Shown\SerialField;
 use Rundfunk\Medium\Serial\Shown\SerialFigures;
@@ -15,6 +16,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Protocol;
 use Rundfunk\View\DrawsPanel;
 
 /** The figures of the ladder: who speaks when, and how long it takes. */
@@ -31,8 +33,10 @@ final readonly class SerialPanel implements DrawsPanel
         $settings = $line->settings;
         $knowledge = $knowledge->of($plan);
         $layout = SerialFrame::layout($settings);
-        [$columns, $strokes] = self::ladder($plan, $line);
+        $round = Exchange::round($plan, $line);
+        [$columns, $strokes] = $line->isBought() ? self::commanded($plan, $line, $round) : self::ladder($plan, $line);
         $cycleNs = match (true) {
+            $line->isBought() => array_sum(array_map(static fn (Exchange $one): int => $one->lastsNs($line), $round)),
             $settings->topology === Topology::Ring => $line->roundNs(),
             $settings->topology === Topology::Pair => $line->exchangeNs(),
             default => $line->cycleNs(),
@@ -43,18 +47,19 @@ final readonly class SerialPanel implements DrawsPanel
         return new SerialFigures(
             $settings->format(),
             round(1e6 / $settings->baud, 3),
-            $layout->lengthBytes,
-            round($settings->frameNs() / 1e6, 3),
-            array_map(static fn (FrameField $field): SerialField => new SerialField($field->name, $field->size->bytes(), $field->doc), $layout->fields),
-            $settings->check->value,
+            $line->isBought() ? $line->lengths->question : $layout->lengthBytes,
+            round($line->questionNs() / 1e6, 3),
+            $line->isBought() ? [] : array_map(static fn (FrameField $field): SerialField => new SerialField($field->name, $field->size->bytes(), $field->doc), $layout->fields),
+            $line->isBought() ? ($line->spoken()[0] ?? null)->check->value ?? 'none' : $settings->check->value,
             round($settings->levels->reachM($settings->baud), 1),
             $settings->lengthM,
             $isKnown ? round($cycleNs / 1e6, 3) : null,
-            $isKnown && $settings->topology === Topology::Polled ? round(($cycleNs - $line->exchangeNs() + $line->missedNs()) / 1e6, 3) : null,
+            $isKnown && $settings->topology === Topology::Polled && $cycleNs > 0 ? round(($cycleNs - $line->exchangeNs() + $line->missedNs()) / 1e6, 3) : null,
             $strokes === [] ? 0.0 : max(array_map(static fn (SerialStroke $stroke): float => $stroke->toMs, $strokes)),
             $columns,
             $strokes,
             array_map(static fn (int $place, Endpoint $end): SerialEndFigures => self::end($plan, $link, $end, $place, count($line->ends), $knowledge, $owned[$end->id] ?? []), array_keys($line->ends), $line->ends),
+            array_map(static fn (Protocol $one): string => $one->id, $line->spoken()),
         );
     }
 
@@ -96,6 +101,40 @@ final readonly class SerialPanel implements DrawsPanel
             $put(SerialStrokeKind::Rest, $column, $column, $turnNs, 'turn');
             $put(SerialStrokeKind::Answer, $column, 0, $frameNs, 'answer');
             $put(SerialStrokeKind::Rest, 0, 0, $gapNs, 'rest');
+        }
+
+        return [$columns, $strokes];
+    }
+
+    /**
+     * What was bought is told in its own words and asked for its readings.
+     *
+     * @param  list<Exchange>  $round
+     * @return array{list<string>, list<SerialStroke>}
+     */
+    private static function commanded(Plan $plan, SerialLine $line, array $round): array
+    {
+        $asker = $line->asker();
+        if ($asker === null) {
+            return [[], []];
+        }
+        $columns = [$plan->node($asker->nodeId)->name, ...array_map(static fn (Endpoint $end): string => $plan->node($end->nodeId)->name, $line->bought)];
+        $strokes = [];
+        $atNs = 0;
+        foreach ($round as $one) {
+            $column = 1 + (int) array_search($one->end, $line->bought, true);
+            $turnNs = $one->answerNs > 0 ? $line->settings->turnMs * 1_000_000 : 0;
+            foreach ([
+                [SerialStrokeKind::Question, 0, $column, $one->questionNs, $one->item->name],
+                [SerialStrokeKind::Rest, $column, $column, $turnNs, 'turn'],
+                [SerialStrokeKind::Answer, $column, 0, $one->answerNs, 'answer'],
+                [SerialStrokeKind::Rest, 0, 0, $line->settings->gapMs * 1_000_000, 'rest'],
+            ] as [$kind, $from, $to, $lastsNs, $label]) {
+                if ($lastsNs > 0) {
+                    $strokes[] = new SerialStroke($kind, $from, $to, round($atNs / 1e6, 3), round(($atNs + $lastsNs) / 1e6, 3), $label);
+                    $atNs += $lastsNs;
+                }
+            }
         }
 
         return [$columns, $strokes];

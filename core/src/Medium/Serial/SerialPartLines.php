@@ -20,17 +20,29 @@ final readonly class SerialPartLines implements ListsParts
 
     public function partLines(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
     {
-        if ($endpoint->moduleId === null) {
+        $node = $plan->node($endpoint->nodeId);
+        if ($endpoint->moduleId === null && ! $node->kind->isBought()) {
             return [];
         }
         $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
-        $where = "{$plan->node($endpoint->nodeId)->name}: {$plan->module($endpoint->moduleId)->name}";
+        // What was bought has its terminals at the outside: a resistor between them and a diode in its wire are the builder's.
+        $module = $endpoint->moduleId === null ? null : $plan->module($endpoint->moduleId);
+        $where = $module === null ? $node->name : "{$node->name}: {$module->name}";
+        $supplyV = $module !== null && $knowledge->of($plan)->catalogue->classOf($module)->maxV < 4.0 ? 3.3 : 5.0;
 
         return match ($line->settings->levels) {
-            Levels::Rs485 => $this->ofPair($line, $endpoint, $where, $knowledge->of($plan)->catalogue->classOf($plan->module($endpoint->moduleId))->maxV < 4.0 ? 3.3 : 5.0),
-            Levels::Logic => $this->ofAnswers($line, $endpoint, $where),
+            Levels::Rs485 => $this->ofPair($line, $endpoint, $where, $supplyV),
+            Levels::Logic => self::isGathered($plan, $line, $knowledge->of($plan)) ? [] : $this->ofAnswers($line, $endpoint, $where),
             Levels::Rs232 => [],
         };
+    }
+
+    /** A network at who asks has the diodes and the pull-up in it. */
+    private static function isGathered(Plan $plan, SerialLine $line, Knowledge $knowledge): bool
+    {
+        $moduleId = $line->asker()?->moduleId;
+
+        return $moduleId !== null && isset($knowledge->catalogue->classOf($plan->module($moduleId))->figures['returning']);
     }
 
     /** @return list<PartLine> */

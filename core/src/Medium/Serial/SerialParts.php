@@ -12,7 +12,7 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 
-/** What belongs between two boards whose levels do not fit, where the listener hears. */
+/** What belongs between two ends whose levels do not fit. */
 final readonly class SerialParts
 {
     /** From 5 V to 3.33: the upper in the wire, the lower to ground. */
@@ -36,15 +36,16 @@ final readonly class SerialParts
     /** @return self|null null where no part is named that one could be put at. Two resistors where one speaks alone; a shifter where boards of several voltages are heard, or the rest would be too little. */
     public static function fitting(Look $look, Link $link, SerialWire $wire): ?self
     {
-        $module = $wire->listener->module;
-        if ($module === null) {
+        $place = $wire->place();
+        if ($place === null) {
             return null;
         }
-        $wrong = array_values(array_filter($look->plan->partsOf($module), static fn (Part $part): bool => $part->terminal === 'RXD' && in_array($part->kind, [PartKind::Divider, PartKind::SeriesResistor], true)));
+        [$module, $terminal] = $place;
+        $wrong = array_values(array_filter($look->plan->partsOf($module), static fn (Part $part): bool => $part->terminal === $terminal && in_array($part->kind, [PartKind::Divider, PartKind::SeriesResistor], true)));
         $speakers = count(array_filter(SerialPairs::of($look, $link), static fn (array $pair): bool => $pair[1]->endpoint->id === $wire->listener->endpoint->id));
         $divides = $wrong === [] && $speakers === 1 && $wire->isTooHigh() && $wire->fitsDivided(self::LOWER_OHM / (self::UPPER_OHM + self::LOWER_OHM));
         $kind = $divides ? PartKind::Divider : PartKind::Shifter;
-        $part = new Part($look->plan->newId('part', $module->id, 'RXD', $kind->value), $module->id, 'RXD', $kind, $divides ? self::UPPER_OHM : null, $divides ? self::LOWER_OHM : null);
+        $part = new Part($look->plan->newId('part', $module->id, $terminal, $kind->value), $module->id, $terminal, $kind, $divides ? self::UPPER_OHM : null, $divides ? self::LOWER_OHM : null);
 
         return new self(
             $divides ? 'divider '.Figures::ohms(self::UPPER_OHM).' / '.Figures::ohms(self::LOWER_OHM) : 'level shifter, one channel',

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Serial;
 
 use Rundfunk\Assign\Proposes;
 use Rundfunk\Medium\Serial\Step\AskerStep;
+use Rundfunk\Medium\Serial\Step\FunctionStep;
 use Rundfunk\Medium\Serial\Step\LevelStep;
 use Rundfunk\Medium\Serial\Step\StationStep;
 use Rundfunk\Medium\Serial\Step\TerminatorStep;
@@ -16,6 +17,6 @@ final readonly class SerialSteps implements Proposes
 {
     public function steps(): array
     {
-        return [new AskerStep, new StationStep, new TerminatorStep, new TimeoutStep, new LevelStep];
+        return [new FunctionStep, new AskerStep, new StationStep, new TerminatorStep, new TimeoutStep, new LevelStep];
     }
 }

@@ -13,8 +13,9 @@ final readonly class SerialStops implements MarksStops
 {
     public function mark(Plan $plan, Endpoint $endpoint): ?string
     {
-        $end = SerialEnd::of($endpoint);
+        $line = SerialLine::of($plan, $plan->link($endpoint->linkId));
+        $id = $line->hasId($endpoint) ? SerialEnd::of($endpoint)->station : null;
 
-        return $end->station === null ? null : ($end->asks ? 'asks' : "id {$end->station}");
+        return $line->asker()?->id === $endpoint->id ? 'asks' : ($id === null ? null : "id {$id}");
     }
 }

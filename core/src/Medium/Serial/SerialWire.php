@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
-use Rundfunk\Catalogue\Board;
 use Rundfunk\Check\End;
 use Rundfunk\Check\Look;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 
-/** A wire at logic levels from the pin of one board to the pin of another: what is given, what comes of it through what stands between, what is taken and stood. */
+/** A wire at logic levels from the pin of one end to the pin of another: what is given, what comes of it through what stands between, what is taken and stood. */
 final readonly class SerialWire
 {
     /** @param  list<Part>  $parts  at the speaker's TXD and the listener's RXD */
-    private function __construct(public End $speaker, public End $listener, private Board $gives, private Board $takes, private array $parts, private Returning $returning)
+    private function __construct(public End $speaker, public End $listener, private PinLevels $gives, private PinLevels $takes, private array $parts, private Returning $returning)
     {
     }
 
-    /** @return self|null null where either has no board, or its part makes levels of its own */
+    /** @return self|null null where it is not known of either, or its part makes levels of its own */
     public static function on(SerialLine $line, End $speaker, End $listener, Look $look): ?self
     {
         $settings = $line->settings;
         // Several share the line on which they answer.
         $isShared = Askers::likely($look->plan, $line)?->id === $listener->endpoint->id && count($line->ends) > 2;
-        $gives = $look->board($speaker->node);
-        $takes = $look->board($listener->node);
+        $gives = PinLevels::of($speaker, $look);
+        $takes = PinLevels::of($listener, $look);
         if ($settings->levels !== Levels::Logic || $gives === null || $takes === null || ! self::isPlain($speaker) || ! self::isPlain($listener)) {
             return null;
         }
@@ -39,6 +39,16 @@ final readonly class SerialWire
         }
 
         return new self($speaker, $listener, $gives, $takes, $parts, $isShared ? $settings->returning : Returning::Joined);
+    }
+
+    /** @return array{Module, string}|null where a part can be put into it: where it is heard; for a bought device, which has no part of ours, where it is said */
+    public function place(): ?array
+    {
+        return match (true) {
+            $this->listener->module !== null => [$this->listener->module, 'RXD'],
+            $this->listener->node->kind->isBought() && $this->speaker->module !== null => [$this->speaker->module, 'TXD'],
+            default => null,
+        };
     }
 
     /** The highest high that arrives: behind a diode it is the listener's own pull-up. */

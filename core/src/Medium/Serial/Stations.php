@@ -20,14 +20,14 @@ final class Stations
     /** @var array<string, int> ids as they are to be, by end; an end for which none is left is not there */
     public readonly array $ids;
 
-    private function __construct(Plan $plan, Link $link)
+    private function __construct(private readonly SerialLine $line)
     {
-        $ends = $plan->endpointsOn($link);
-        usort($ends, static fn (Endpoint $one, Endpoint $other): int => [$other->pins('station'), SerialEnd::of($one)->highestId(), $one->order, $one->id] <=> [$one->pins('station'), SerialEnd::of($other)->highestId(), $other->order, $other->id]);
+        $ends = array_values(array_filter($line->ends, $line->hasId(...)));
+        usort($ends, static fn (Endpoint $one, Endpoint $other): int => [$other->pins('station'), $line->highestId($one), $one->order, $one->id] <=> [$one->pins('station'), $line->highestId($other), $other->order, $other->id]);
         $wanting = [];
         foreach ($ends as $end) {
             $at = SerialEnd::of($end);
-            if ($at->station !== null && (($at->canBe($at->station) && ! isset($this->holder[$at->station])) || $end->pins('station'))) {
+            if ($at->station !== null && (($at->station !== SerialEnd::EVERYBODY && $at->station <= $line->highestId($end) && ! isset($this->holder[$at->station])) || $end->pins('station'))) {
                 $this->holder[$at->station] ??= $end;
             } elseif (! $end->pins('station')) {
                 $wanting[] = $end;
@@ -46,14 +46,15 @@ final class Stations
 
     public static function of(Plan $plan, Link $link): self
     {
-        return new self($plan, $link);
+        return new self(SerialLine::of($plan, $link));
     }
 
     /** @return int|null the lowest id that an end can be and that nobody has; null where none is left */
     public static function free(Plan $plan, Link $link, Endpoint $for): ?int
     {
-        $taken = array_map(static fn (Endpoint $end): ?int => SerialEnd::of($end)->station, $plan->endpointsOn($link));
-        foreach (range(1, SerialEnd::of($for)->highestId()) as $id) {
+        $line = SerialLine::of($plan, $link);
+        $taken = array_map(static fn (Endpoint $end): ?int => $line->hasId($end) ? SerialEnd::of($end)->station : null, $line->ends);
+        for ($id = 1; $id <= $line->highestId($for); $id++) {
             if (! in_array($id, $taken, true)) {
                 return $id;
             }
@@ -65,7 +66,7 @@ final class Stations
     /** @param  array<int, true>  $seen  ids that were asked for already */
     private function place(Endpoint $end, array &$seen): bool
     {
-        $highest = SerialEnd::of($end)->highestId();
+        $highest = $this->line->highestId($end);
         for ($id = 1; $id <= $highest; $id++) {
             if (! isset($this->holder[$id])) {
                 $this->holder[$id] = $end;

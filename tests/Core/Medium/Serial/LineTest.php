@@ -32,7 +32,7 @@ final class LineTest extends CoreTestCase
         $settings = self::settings(Topology::Polled, $missedMost);
         $ids = range(2, $boxes + 1);
 
-        return [[new Asking($settings, 1, array_fill_keys($ids, 0), 12, 3), ...array_map(static fn (int $id): Answering => new Answering($settings, $id, true), $ids)], 'bus'];
+        return [[new Asking($settings, 1, array_fill_keys($ids, 0), 12, 3), ...array_map(static fn (int $id): Answering => new Answering($settings, $id, true, array_values(array_diff([1, ...$ids], [$id])), 2_000), $ids)], 'bus'];
     }
 
     /** @return array{list<LineEnd>, string} */
@@ -100,6 +100,29 @@ final class LineTest extends CoreTestCase
         }
     }
 
+    public function test_a_box_that_nobody_asks_any_more_knows_nothing_of_the_others(): void
+    {
+        $settings = self::settings(Topology::Polled, 3);
+        $box = new Answering($settings, 3, false, [1, 2], 500);
+        $asker = new Asking($settings, 1, [2 => 0, 3 => 0], 12, 3);
+        $box->step(10_000);
+        self::assertNull($box->gone(), 'Nobody has begun yet.');
+        $wires = new Wires([$asker, $box], 'bus', 0.0, 1);
+        $wires->run(200, 1);
+        self::assertNull($box->gone());
+        $last = $wires->nowMs();
+        $box->step($last + 400);
+        self::assertNull($box->gone(), 'It may yet come.');
+        $box->step($last + 600);
+        $gone = [];
+        while (($one = $box->gone()) !== null) {
+            $gone[] = $one;
+        }
+        self::assertSame([1, 2], $gone, 'Whoever asked, and who speaks through it.');
+        $box->step($last + 2_000);
+        self::assertNull($box->gone(), 'It is said once.');
+    }
+
     public function test_a_dead_box_is_unknown_after_what_it_may_miss_and_what_waited_for_it_is_gone(): void
     {
         [$ends] = self::bus(2, missedMost: 3);
@@ -125,12 +148,12 @@ final class LineTest extends CoreTestCase
     {
         $settings = self::settings(Topology::Polled);
         $asker = new Asking($settings, 1, [2 => 0], 12, 3);
-        $wires = new Wires([$asker, new Answering($settings, 2, false)], 'bus', 0.0, 1);
+        $wires = new Wires([$asker, new Answering($settings, 2, false, [1], 2_000)], 'bus', 0.0, 1);
         $wires->run(20, 5);
         $asker->tell(new LineMessage(2, 5, 1), $wires->nowMs());
         $wires->run(20, 5);
         self::assertCount(1, $wires->heard);
-        $box = new Answering($settings, 2, false);
+        $box = new Answering($settings, 2, false, [1], 2_000);
         $again = new Wires([$asker, $box], 'bus', 0.0, 1);
         $box->tell(new LineMessage(1, 7, 2), 0);
         $again->run(60, 5);
@@ -154,7 +177,7 @@ final class LineTest extends CoreTestCase
     {
         $settings = self::settings(Topology::Polled);
         $asker = new Asking($settings, 1, [2 => 1_000], 12, 3);
-        $wires = new Wires([$asker, new Answering($settings, 2, false)], 'bus', 0.0, 1);
+        $wires = new Wires([$asker, new Answering($settings, 2, false, [1], 2_000)], 'bus', 0.0, 1);
         $wires->run(20, 5);
         foreach ([5, 5, 6, 5] as $code) {
             self::assertTrue($asker->tell(new LineMessage(2, $code, 0), $wires->nowMs()));
@@ -173,7 +196,7 @@ final class LineTest extends CoreTestCase
         $ring = self::settings(Topology::Ring);
         $rest = static fn (int $own): array => array_fill_keys(array_diff([1, 2, 3], [$own]), 0);
         foreach ([
-            [new Asking($bus, 1, [2 => 0, 3 => 0], 12, 3), new Answering($bus, 2, true), new Answering($bus, 3, false), 'bus'],
+            [new Asking($bus, 1, [2 => 0, 3 => 0], 12, 3), new Answering($bus, 2, true, [1, 3], 2_000), new Answering($bus, 3, false, [1, 2], 2_000), 'bus'],
             [new Telling($ring, 1, $rest(1), 30, false), new Telling($ring, 2, $rest(2), 30, true), new Telling($ring, 3, $rest(3), 30, false), 'ring'],
         ] as [$first, $marked, $other, $form]) {
             $wires = new Wires([$first, $marked, $other], $form, 0.0, 1);
@@ -193,7 +216,7 @@ final class LineTest extends CoreTestCase
         $settings = self::settings(Topology::Polled, 3);
         $ring = self::settings(Topology::Pair, 3);
         foreach ([
-            [new Asking($settings, 1, [2 => 60_000], 12, 3), static fn (): LineEnd => new Answering($settings, 2, false), 'bus'],
+            [new Asking($settings, 1, [2 => 60_000], 12, 3), static fn (): LineEnd => new Answering($settings, 2, false, [1], 2_000), 'bus'],
             [new Telling($ring, 1, [2 => 60_000], 30, false), static fn (): LineEnd => new Telling($ring, 2, [1 => 0], 30, false), 'ring'],
         ] as [$first, $another, $form]) {
             $wires = new Wires([$first, $another()], $form, 0.0, 1);

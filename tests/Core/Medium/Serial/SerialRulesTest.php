@@ -10,6 +10,7 @@ use Rundfunk\Build\PartsList;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
 use Rundfunk\Medium\Serial\SerialPanel;
 use Rundfunk\Medium\Serial\Shown\SerialEndFigures;
 use Rundfunk\Plan\Action;
@@ -85,7 +86,12 @@ final class SerialRulesTest extends CoreTestCase
         yield 'no length' => ['serial-length-unknown', static fn () => self::line(['lengthM' => null], [$big], [$big]), ['Nobody said how long Line is']];
         yield 'no length of one end' => ['serial-length-unknown', static fn () => self::line(['lengthM' => null], [$big]), []];
 
-        yield 'a thing from a shop' => ['serial-bought-unspoken', static fn () => self::line($bus, [$big])->node('shop', 'Scale', NodeKind::Fixture, null, null)->join('l', 'shop', Role::Both), ['Scale on Line speaks as the makers made it']];
+        $network = static fn (array $link, int $boxes, int $at = 0): Sketch => self::line($link, ...array_map(static fn (int $place): array => [$big, [], Role::Both, $place === $at ? 'diode-or-8' : 'serial-wire'], range(0, $boxes)));
+        yield 'a network that the line knows of' => ['serial-network-differs', static fn () => $network(['topology' => 'polled', 'returning' => 'schottky'], 8), []];
+        yield 'a network that it does not' => ['serial-network-differs', static fn () => $network(['topology' => 'polled'], 2), ['Line is reckoned with answers that are simply joined, and Port of Node 1 has a Schottky diode at each']];
+        yield 'too few inputs' => ['serial-network-differs', static fn () => $network(['topology' => 'polled', 'returning' => 'schottky'], 9), ['9 boxes answer into Port of Node 1, which has 8 inputs']];
+        yield 'where nothing comes together' => ['serial-network-differs', static fn () => $network(['topology' => 'polled', 'returning' => 'schottky'], 2, 1), ['Port of Node 2 gathers answers that nobody sends it']];
+        yield 'a thing from a shop' => ['serial-bought-unspoken', static fn () => self::line($bus, [$big])->node('shop', 'Scale', NodeKind::Fixture, null, null)->join('l', 'shop', Role::Both), ['Nobody knows what Scale on Line speaks']];
         yield 'boards of ours' => ['serial-bought-unspoken', static fn () => self::line($bus, [$big], [$big]), []];
         $cabled = static fn (array $link, float ...$metres) => array_reduce(array_keys($metres), static fn (Sketch $s, int $at): Sketch => $s->cable("c{$at}", 'n'.($at + 1), 'n'.($at + 2), "Cable {$at}", ['lengthM' => $metres[$at]], [['core' => 1, 'use' => ($link['topology'] ?? '') === 'ring' ? 'forward' : 'a', 'link' => 'l']]), self::line($link, ...array_fill(0, count($metres) + 1, [$big])));
         yield 'longer than it is said to be' => ['serial-length-differs', static fn () => $cabled($bus, 30.0, 20.0), ['Line runs in 50 m of cable and is said to be 40']];
@@ -161,6 +167,7 @@ final class SerialRulesTest extends CoreTestCase
         $keys = static fn (array $link, int $boxes) => array_reduce(range(2, $boxes + 1), static fn (Sketch $s, int $n): Sketch => $s->module("k{$n}", "n{$n}", 'button-pad-1', 'Key')->control("key{$n}", "n{$n}", "Key {$n}")
             ->route("key{$n}", Action::On, 'lamp')->hop("key{$n} lamp on", 'l', "n{$n}", 'n1', $n), self::line([...$polled, ...$link], [$big], ...array_fill(0, $boxes, [$big]))->output('lamp', 'n1', 'Lamp', OutputKind::Lamp));
         yield 'a key waits long' => ['serial-cycle-slow', static fn () => $keys(['baud' => 1_200, 'timeoutMs' => 140], 2), ['A key on Line waits up to * until its box is asked']];
+        yield 'so many that a higher rate is not enough' => ['serial-cycle-slow', static fn () => $keys(['baud' => 1_200, 'timeoutMs' => 140], 24), ['A key on Line waits up to * until its box is asked']];
         yield 'a key waits little' => ['serial-cycle-slow', static fn () => $keys(['baud' => 9_600, 'timeoutMs' => 20], 3), []];
 
         yield 'a ring of three' => ['serial-ring-opens', static fn () => self::line(['topology' => 'ring'], [$big], [$big], [$big]), ['One dead node opens Line']];
@@ -200,6 +207,21 @@ final class SerialRulesTest extends CoreTestCase
         foreach ($titles as $at => $title) {
             self::assertStringMatchesFormat(str_replace('\*', '%s', preg_quote($title, '/')) === $title ? $title : str_replace(['%', '*'], ['%%', '%s'], $title), $found[$at]);
         }
+    }
+
+    /** @param  Closure(): Sketch  $sketch */
+    #[DataProvider('cases')]
+    public function test_what_mends_it_does(string $rule, Closure $sketch): void
+    {
+        $plan = $sketch()->plan();
+        $findings = self::checker()->check($plan)->byRule()[$rule] ?? [];
+        foreach ($findings as $finding) {
+            foreach ($finding->fixes() as $fix) {
+                $after = (new Editor(self::knowledge()))->apply($plan, $fix->operations)->plan;
+                self::assertNotContains($finding->id(), array_map(static fn (Finding $one): string => $one->id(), self::checker()->check($after)->byRule()[$rule] ?? []), "{$finding->title}: {$fix->label}");
+            }
+        }
+        self::assertNotSame([], $plan->nodes());
     }
 
     public function test_a_bus_is_assigned_from_nothing_and_nothing_remains_but_advice(): void
@@ -243,6 +265,8 @@ final class SerialRulesTest extends CoreTestCase
 
             return $parts;
         };
+        // A network has its diodes and its pull-up in it.
+        self::assertSame([], $wants(self::line(['topology' => 'polled', 'returning' => 'schottky'], ['8bit-5v-70io', [], Role::Both, 'diode-or-8'], ['8bit-5v-70io'], ['8bit-5v-70io'])));
         $bus = ['topology' => 'polled', 'levels' => 'rs-485', 'lengthM' => 40.0];
         // TIA/EIA-485-A: 120 Ω at both ends; 680 Ω are the next below 713 for two terminators and three loads at 5 V.
         self::assertSame(['resistor 120 Ω' => 2, 'resistor 680 Ω' => 2], $wants(self::line($bus, ['8bit-5v-70io', ['terminated' => true, 'biased' => true]], ['8bit-5v-70io'], ['8bit-5v-70io', ['terminated' => true]])));

@@ -7,7 +7,7 @@ namespace Tests\Core\Medium\Serial;
 use Rundfunk\Medium\Serial\Line\LineEnd;
 use Rundfunk\Medium\Serial\Line\LineMessage;
 
-/** An end of a line, and all that happens to it and that it does: ids are tens of the nodes' numbers. */
+/** An end of a line, and all that happens to it and that it does: its ids are so many times the nodes' numbers. */
 final class Watched implements LineEnd
 {
     /** @var list<array{string, int, int, int, int}> kind, milliseconds, figures */
@@ -16,7 +16,7 @@ final class Watched implements LineEnd
     /** @var list<string> */
     public array $said = [];
 
-    public function __construct(private readonly LineEnd $end)
+    public function __construct(private readonly LineEnd $end, private readonly int $scale = 10)
     {
     }
 
@@ -25,7 +25,7 @@ final class Watched implements LineEnd
         $this->steps[] = ['b', $nowMs, $byte, 0, 0];
         $message = $this->end->byte($byte, $nowMs);
         if ($message !== null) {
-            $this->said[] = 'h '.self::number($message->id)." {$message->code} {$message->argument}";
+            $this->said[] = 'h '.$this->number($message->id)." {$message->code} {$message->argument}";
         }
 
         return $message;
@@ -33,7 +33,7 @@ final class Watched implements LineEnd
 
     public function tell(LineMessage $message, int $nowMs): bool
     {
-        $this->steps[] = ['t', $nowMs, self::number($message->id), $message->code, $message->argument];
+        $this->steps[] = ['t', $nowMs, $this->number($message->id), $message->code, $message->argument];
         $told = $this->end->tell($message, $nowMs);
         $this->said[] = 't '.($told ? 1 : 0);
 
@@ -45,7 +45,7 @@ final class Watched implements LineEnd
         $this->steps[] = ['g', 0, 0, 0, 0];
         $gone = $this->end->gone();
         if ($gone !== null) {
-            $this->said[] = 'g '.self::number($gone);
+            $this->said[] = 'g '.$this->number($gone);
         }
 
         return $gone;
@@ -62,8 +62,8 @@ final class Watched implements LineEnd
         return $bytes;
     }
 
-    private static function number(int $id): int
+    private function number(int $id): int
     {
-        return $id % 10 === 0 && $id <= 90 ? intdiv($id, 10) : 0;
+        return $id % $this->scale === 0 && $id <= 9 * $this->scale ? intdiv($id, $this->scale) : 0;
     }
 }

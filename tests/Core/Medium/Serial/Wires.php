@@ -50,6 +50,13 @@ final class Wires
         }
     }
 
+    /** Time goes by, and nobody is there but one. */
+    public function leaveAlone(int $who, int $ms): void
+    {
+        $this->nowMs += $ms;
+        $this->ends[$who]->step($this->nowMs);
+    }
+
     /** @param  list<int>  $bytes  noise that all hear */
     public function disturb(array $bytes): void
     {

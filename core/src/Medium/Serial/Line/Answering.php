@@ -10,7 +10,8 @@ use Rundfunk\Medium\Serial\SerialSettings;
 
 /**
  * A box that is asked. Each question is answered once; a question that comes again is answered by the same and not done again. What it
- * has to say goes with an answer, one message at a time, and counts as heard when the next question has the next number.
+ * has to say goes with an answer, one message at a time, and counts as heard when the next question has the next number. When nobody has
+ * asked for long, whoever asked is off or the cable is cut: then nothing is known of any of the others.
  */
 final class Answering implements LineEnd
 {
@@ -37,8 +38,20 @@ final class Answering implements LineEnd
     /** @var list<LineMessage> */
     private array $waiting = [];
 
-    /** @param  bool  $hearsAll  what goes to everybody is for it too: it is told together with others */
-    public function __construct(private readonly SerialSettings $settings, private readonly int $own, private readonly bool $hearsAll)
+    private int $askedMs = 0;
+
+    /** Nobody has asked for long, and that was noticed. */
+    private bool $isSilent = false;
+
+    /** @var list<int> others that are still to be called gone */
+    private array $gone = [];
+
+    /**
+     * @param  bool  $hearsAll  what goes to everybody is for it too: it is told together with others
+     * @param  list<int>  $others  ids of all others on the line
+     * @param  int  $silentMs  for how long nobody may ask until they count as gone
+     */
+    public function __construct(private readonly SerialSettings $settings, private readonly int $own, private readonly bool $hearsAll, private readonly array $others, private readonly int $silentMs)
     {
         $this->stream = new FrameStream($settings);
     }
@@ -62,20 +75,24 @@ final class Answering implements LineEnd
         }
 
         return match ($frame->to) {
-            $this->own => $this->asked($frame),
+            $this->own => $this->asked($frame, $nowMs),
             SerialEnd::EVERYBODY => $this->all($frame),
             default => null,
         };
     }
 
-    /** Who asks is not asked for: it stays unknown to a box whether it is there. */
+    /** @phpstan-impure */
     public function gone(): ?int
     {
-        return null;
+        return array_shift($this->gone);
     }
 
     public function step(int $nowMs): string
     {
+        if (! $this->fresh && ! $this->isSilent && ($nowMs - $this->askedMs & 0xFFFF_FFFF) >= $this->silentMs) {
+            $this->isSilent = true;
+            $this->gone = $this->others;
+        }
         if (! $this->isDue || $this->answer === null) {
             return '';
         }
@@ -84,9 +101,12 @@ final class Answering implements LineEnd
         return $this->answer->bytes($this->settings);
     }
 
-    private function asked(SerialFrame $frame): ?LineMessage
+    private function asked(SerialFrame $frame, int $nowMs): ?LineMessage
     {
         $this->isDue = true;
+        $this->askedMs = $nowMs;
+        $this->isSilent = false;
+        $this->gone = [];
         if ($frame->code === SerialFrame::BEGIN) {
             $this->begun = true;
             $this->offered = false;

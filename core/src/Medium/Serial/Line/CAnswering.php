@@ -20,7 +20,10 @@ final readonly class CAnswering
             uint8_t offered;
             uint8_t count;
             uint8_t due;
+            uint8_t silent;
+            uint8_t gone;
             uint16_t last_for_all;
+            uint32_t asked_ms;
         };
 
         C;
@@ -29,7 +32,8 @@ final readonly class CAnswering
         static inline void {l}_start(struct {l}_line *line)
         {
             line->stream.have = 0;
-            line->waits = line->begun = line->asked = line->last = line->offered = line->due = 0;
+            line->waits = line->begun = line->asked = line->last = line->offered = line->due = line->silent = line->gone = 0;
+            line->asked_ms = 0;
             line->count = 1;
             line->last_for_all = 0x100;
         }
@@ -68,10 +72,12 @@ final readonly class CAnswering
             return 1;
         }
 
-        static uint8_t {l}_asked(struct {l}_line *line, const struct {l}_frame *frame, struct node_message *heard)
+        static uint8_t {l}_asked(struct {l}_line *line, const struct {l}_frame *frame, uint32_t now_ms, struct node_message *heard)
         {
             uint8_t at;
             line->due = 1;
+            line->asked_ms = now_ms;
+            line->silent = line->gone = 0;
             if (frame->code == 255) {
                 line->begun = 1;
                 line->offered = 0;
@@ -108,12 +114,11 @@ final readonly class CAnswering
         static inline uint8_t {l}_byte(struct {l}_line *line, uint8_t byte, uint32_t now_ms, struct node_message *heard)
         {
             struct {l}_frame frame;
-            (void)now_ms;
             if (!{l}_framed(&line->stream, byte, &frame) || frame.count != 0) {
                 return 0;
             }
             if (frame.to == {L}_ID) {
-                return {l}_asked(line, &frame, heard);
+                return {l}_asked(line, &frame, now_ms, heard);
             }
             if (!{L}_HEARS_ALL || frame.to != 0 || frame.from == {L}_ID || line->last_for_all == frame.sequence) {
                 return 0;
@@ -122,10 +127,27 @@ final readonly class CAnswering
             return {l}_heard(&frame, heard);
         }
 
+        /* 1 for each node that is to be called gone, once nobody has asked for long: a message that node_step understands. */
+        static inline uint8_t {l}_gone(struct {l}_line *line, struct node_message *heard)
+        {
+            if (line->gone == 0) {
+                return 0;
+            }
+            heard->link = {link};
+            heard->node = {l}_node_of({l}_other((uint8_t)({L}_OTHERS - line->gone)));
+            heard->code = 65535U;
+            heard->value = 0;
+            line->gone--;
+            return 1;
+        }
+
         /* How many bytes are to go out now. */
         static inline uint8_t {l}_step(struct {l}_line *line, uint32_t now_ms, uint8_t bytes[{L}_FRAME_BYTES])
         {
-            (void)now_ms;
+            if (line->asked && !line->silent && (uint32_t)(now_ms - line->asked_ms) >= {silent}UL) {
+                line->silent = 1;
+                line->gone = {L}_OTHERS;
+            }
             if (!line->due) {
                 return 0;
             }

@@ -10,7 +10,7 @@ final readonly class CStream
     public const TEXT = <<<'C'
         /*
          * {name}. For each byte that comes in, {l}_byte; again and again, {l}_step, and out with what it gives; for each message of
-         * node_step that goes there, {l}_tell. A message that {l}_byte gives is one for node_step{gone}.{enable}
+         * node_step that goes there, {l}_tell. A message that {l}_byte gives is one for node_step, and what {l}_gone gives as well.{enable}
          */
         #define {L}_QUEUE_MOST 8
         struct {l}_message {

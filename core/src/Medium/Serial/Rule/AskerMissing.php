@@ -27,7 +27,8 @@ final readonly class AskerMissing implements LinkRule
     {
         $line = SerialLine::of($look->plan, $link);
         $askers = $line->askers();
-        if ($line->settings->topology !== Topology::Polled || count($line->ends) < 2 || count($askers) === 1) {
+        // Among what was bought nobody else can.
+        if ($line->isBought() || $line->settings->topology !== Topology::Polled || count($line->ends) < 2 || count($askers) === 1) {
             return;
         }
         $chosen = Askers::best($look->plan, $line);

@@ -32,13 +32,14 @@ final readonly class BackFeed implements LinkRule
         $line = SerialLine::of($look->plan, $link);
         foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
             $wire = SerialWire::on($line, $speaker, $listener, $look);
-            $module = $listener->module;
-            // One resistor where it hears is enough for all that speak to it.
-            if ($wire === null || $wire->isHeldBack() || $module === null || isset($said[$module->id])) {
+            $place = $wire?->place();
+            // One resistor is enough for all that speak through it.
+            if ($wire === null || $place === null || $wire->isHeldBack() || isset($said["{$place[0]->id} {$place[1]}"])) {
                 continue;
             }
-            $said[$module->id] = true;
-            $part = new Part($look->plan->newId('part', $module->id, 'RXD', PartKind::SeriesResistor->value), $module->id, 'RXD', PartKind::SeriesResistor, self::OHM);
+            [$module, $terminal] = $place;
+            $said["{$module->id} {$terminal}"] = true;
+            $part = new Part($look->plan->newId('part', $module->id, $terminal, PartKind::SeriesResistor->value), $module->id, $terminal, PartKind::SeriesResistor, self::OHM);
             yield Finding::advice(
                 "{$speaker->node->name} feeds {$listener->node->name} through its serial line while that is off",
                 $listener->at(),

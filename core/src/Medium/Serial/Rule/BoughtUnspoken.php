@@ -4,35 +4,46 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial\Rule;
 
+use Rundfunk\Check\End;
+use Rundfunk\Check\EndRule;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\LinkRule;
+use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Figures;
-use Rundfunk\Plan\Endpoint;
-use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Node;
+use Rundfunk\Medium\Serial\SerialLine;
+use Rundfunk\Plan\Protocol;
 use Rundfunk\Plan\Spot;
 
-/** Something bought on a line: it speaks as its makers made it. */
+/** Something bought on a line, and nobody knows what it speaks. */
 #[Finds('serial-bought-unspoken', WorkStep::Links)]
-final readonly class BoughtUnspoken implements LinkRule
+final readonly class BoughtUnspoken implements EndRule
 {
-    public function check(Link $link, Look $look): iterable
+    public function check(End $end, Look $look): iterable
     {
-        $bought = array_values(array_filter(array_map(static fn (Endpoint $end): Node => $look->plan->node($end->nodeId), $look->plan->endpointsOn($link)), static fn (Node $node): bool => $node->kind->isBought()));
-        if ($bought === []) {
+        if (! $end->node->kind->isBought() || $end->node->speaks() !== null) {
             return;
         }
-        $names = $bought[0]->name.(count($bought) > 1 ? ' and '.Figures::counted(count($bought) - 1, 'other') : '');
-        yield Finding::warning(
-            "{$names} on {$link->name} ".(count($bought) > 1 ? 'speak' : 'speaks').' as the makers made it',
-            Spot::of($link, $link->name, 'topology'),
-            'What the headers say over this line is frames of our own, with ids, numbers and a check. A thing from a shop knows its own and none of these: it is asked and never answers.',
-            'Give it a line of its own, and in your program what its manual says goes there; or put a board of yours before it.',
-            numbers: ['bought' => count($bought)],
-            about: [$link->id],
+        $known = self::known($look, $end);
+        yield Finding::fault(
+            "Nobody knows what {$end->node->name} on {$end->link->name} speaks",
+            Spot::of($end->node, $end->node->name, 'protocolId'),
+            'A thing from a shop knows the words of its makers, and none of ours: it is asked and never answers.',
+            'Write down what its manual says of its frames, its functions and its readings, and name that here.',
+            $known === null ? null : Fix::change("It speaks {$known->name}", $end->node, ['protocolId' => $known->id]),
+            numbers: ['protocol' => 'unknown'],
+            about: [$end->link->id],
         );
+    }
+
+    /** What the others on the line speak, where that is one thing; nothing while its own functions are named in other words. */
+    private static function known(Look $look, End $end): ?Protocol
+    {
+        if ($look->plan->outputsOf($end->node) !== [] || $look->plan->controlsOf($end->node) !== []) {
+            return null;
+        }
+        $spoken = SerialLine::of($look->plan, $end->link)->spoken();
+
+        return count($spoken) === 1 ? $spoken[0] : null;
     }
 }

@@ -6,6 +6,7 @@ namespace Rundfunk\Medium\Serial\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
+use Rundfunk\Check\Fix;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
@@ -26,10 +27,10 @@ final readonly class CycleSlow implements LinkRule
     {
         $line = SerialLine::of($look->plan, $link);
         $asker = $line->asker();
-        if ($asker === null) {
+        if ($asker === null || $line->isBought()) {
             return;
         }
-        $worstNs = $line->cycleNs() + $line->missedNs() - $line->exchangeNs();
+        $worstNs = self::worstNs($line);
         $keys = false;
         foreach ($line->boxes() as $box) {
             foreach ($look->plan->hopsFrom($box) as $hop) {
@@ -39,18 +40,34 @@ final readonly class CycleSlow implements LinkRule
         if (! $keys || $worstNs <= self::FELT_NS) {
             return;
         }
-        $faster = null;
-        foreach ([19_200, 38_400] as $baud) {
-            $faster ??= $baud > $line->settings->baud && $line->settings->levels->reachM($baud) >= ($line->settings->lengthM ?? 0.0) ? $baud : null;
-        }
         yield Finding::warning(
             "A key on {$link->name} waits up to ".Figures::duration($worstNs).' until its box is asked',
             Spot::of($link, $link->name, 'baud'),
             Figures::counted(count($line->boxes()), 'box').' are asked in turn, '.Figures::duration($line->exchangeNs()).' each, and one that is dead costs '.Figures::duration($line->missedNs()).'. Beyond a quarter of a second people press again.',
             'A higher rate, less rest between exchanges, or fewer boxes on the line.',
-            $faster === null ? null : Trial::settings("Set {$faster} baud", $look, $link, ['baud' => $faster]),
+            self::faster($look, $link, $line),
             numbers: ['cycle_ms' => round($line->cycleNs() / 1e6, 1), 'worst_ms' => round($worstNs / 1e6, 1)],
             about: [$link->id],
         );
+    }
+
+    /** From a key until its box is asked, with one that is dead on the way. */
+    private static function worstNs(SerialLine $line): int
+    {
+        return $line->cycleNs() + $line->missedNs() - $line->exchangeNs();
+    }
+
+    /** @return Fix|null the least of two common rates that is enough and that the cable bears */
+    private static function faster(Look $look, Link $link, SerialLine $line): ?Fix
+    {
+        foreach ([19_200, 38_400] as $baud) {
+            $settings = Trial::timed($look, $link, ['baud' => $baud]);
+            $then = SerialLine::of($look->plan, new Link($link->id, $link->name, $link->medium, [...$link->settings, ...$settings]));
+            if ($baud > $line->settings->baud && $line->settings->levels->reachM($baud) >= ($line->settings->lengthM ?? 0.0) && self::worstNs($then) <= self::FELT_NS) {
+                return Trial::settings("Set {$baud} baud", $look, $link, $settings);
+            }
+        }
+
+        return null;
     }
 }

@@ -11,6 +11,7 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialEnd;
+use Rundfunk\Medium\Serial\SerialLine;
 use Rundfunk\Medium\Serial\Stations;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
@@ -23,10 +24,11 @@ final readonly class StationShared implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         $byId = [];
-        foreach ($look->plan->endpointsOn($link) as $end) {
+        $line = SerialLine::of($look->plan, $link);
+        foreach ($line->ends as $end) {
             $id = SerialEnd::of($end)->station;
             // One that it cannot be is said of each.
-            if ($id === null || ! SerialEnd::of($end)->canBe($id)) {
+            if ($id === null || ! $line->hasId($end) || $id === SerialEnd::EVERYBODY || $id > $line->highestId($end)) {
                 continue;
             }
             $other = $byId[$id] ?? null;

@@ -30,6 +30,6 @@ final readonly class TimeoutShort implements LinkRule
         $fix = Fix::change("Wait {$least} ms", $link, ['settings' => ['timeoutMs' => $least], 'pinned' => array_values(array_diff($link->pinned, ['timeoutMs']))]);
         yield $now === null
             ? Finding::fault("Nobody said how long {$link->name} waits for an answer", Spot::of($link, $link->name, 'timeoutMs'), 'Without that the program waits for ever when one node is off.', "{$least} ms: until an answer can be there, and half as long again.", $fix, numbers: ['least_ms' => $least], about: [$link->id])
-            : Finding::fault("{$link->name} waits {$now} ms for an answer that takes longer", Spot::of($link, $link->name, 'timeoutMs'), 'A frame takes '.Figures::duration($line->settings->frameNs()).', and a program that is busy answers late: each answer runs into the next question.', "{$least} ms at least.", $fix, numbers: ['timeout_ms' => $now, 'least_ms' => $least], about: [$link->id]);
+            : Finding::fault("{$link->name} waits {$now} ms for an answer that takes longer", Spot::of($link, $link->name, 'timeoutMs'), 'An answer takes '.Figures::duration($line->answerNs()).', and a program that is busy answers late: each answer runs into the next question.', "{$least} ms at least.", $fix, numbers: ['timeout_ms' => $now, 'least_ms' => $least], about: [$link->id]);
     }
 }

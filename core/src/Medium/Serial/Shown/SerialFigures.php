@@ -35,6 +35,9 @@ final readonly class SerialFigures
         /** @var list<SerialEndFigures> */
         #[ListOf(SerialEndFigures::class)]
         public array $ends,
+        /** @var list<string> ids of what bought devices on it speak; none where all speak frames of ours */
+        #[ListOf('string')]
+        public array $protocolIds,
     ) {
     }
 }

@@ -16,7 +16,7 @@ use Rundfunk\Medium\Serial\SerialParts;
 use Rundfunk\Medium\Serial\SerialWire;
 use Rundfunk\Plan\Plan;
 
-/** What belongs between two boards of different voltage. */
+/** What belongs between two ends of different voltage. */
 final readonly class LevelStep implements Step
 {
     public function stage(): Stage
@@ -32,9 +32,11 @@ final readonly class LevelStep implements Step
             $done = [];
             foreach (SerialPairs::of($look, $link) as [$speaker, $listener]) {
                 $wire = SerialWire::on($line, $speaker, $listener, $look);
-                $parts = $wire === null || isset($done[$listener->endpoint->id]) || (! $wire->isTooHigh() && ! $wire->isTooLow()) ? null : SerialParts::fitting($look, $link, $wire);
+                $place = $wire?->place();
+                $at = $place === null ? '' : "{$place[0]->id} {$place[1]}";
+                $parts = $wire === null || isset($done[$at]) || (! $wire->isTooHigh() && ! $wire->isTooLow()) ? null : SerialParts::fitting($look, $link, $wire);
                 if ($parts !== null) {
-                    $done[$listener->endpoint->id] = true;
+                    $done[$at] = true;
                     yield new Proposal(
                         $this->stage(), $listener->at(), "Between {$speaker->node->name} and {$listener->node->name} on {$link->name}",
                         null, $parts->words, 'The one speaks at another voltage than the other stands, or takes for high.', $parts->operations,

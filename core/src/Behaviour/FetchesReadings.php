@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Plan\Control;
+use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Plan;
+
+/** A medium over which a node asks bought things what they read: their readings are judged in its program, for theirs is not ours. */
+interface FetchesReadings
+{
+    /** @return list<Control> readings of others that an end asks for, in the order in which it does */
+    public function fetched(Plan $plan, Endpoint $endpoint): array;
+
+    /**
+     * @param  string  $prefix  of the end's names in the node's header, in capitals
+     * @return string C that gives what a fetched reading says, in thousandths or NODE_FAILED
+     */
+    public function fetchedBy(Plan $plan, Endpoint $endpoint, Control $control, string $prefix): string;
+}
