@@ -13,6 +13,7 @@ const views = {
     'links-infrared': [linden, 'links/{link Warm air}'],
     'links-cellular': [linden, 'links/{link Mobile}'],
     'links-serial': [linden, 'links/{link Vents}'],
+    device: [linden, 'own/{protocol Cloth roller}'],
     cable: [linden, 'power/{node Frame 1}.cables'],
     sequence: [
         linden,
@@ -38,7 +39,6 @@ const views = {
     'assign-review': [faulty, 'assign'],
     findings: [faulty, 'findings'],
     calculators: [null, '#/calculators/ir-reach'],
-    'own-parts': [faulty, 'own/{ownBoard Board from the cellar}'],
 };
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });

@@ -151,6 +151,7 @@ export class PlanIndex {
                 return { step: 'nodes', item: id };
             case 'ownBoard':
             case 'ownModule':
+            case 'protocol':
                 return { step: 'own', item: id };
             case 'module':
             case 'control':

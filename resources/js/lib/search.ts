@@ -21,6 +21,13 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
             kind: at < document.ownBoards.length ? ('ownBoard' as const) : ('ownModule' as const),
             id: own.id,
         })),
+        ...document.protocols.map((one) => ({
+            title: one.name,
+            what: 'what a device speaks',
+            kind: 'protocol' as const,
+            id: one.id,
+        })),
+        ...document.cables.map((one) => ({ title: one.name, what: 'cable', kind: 'cable' as const, id: one.id })),
         ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link' as const, id: link.id })),
         ...document.controls.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,

@@ -9,6 +9,9 @@
 
     const end = (id: string) => figures.ends.find((one) => one.endpointId === id);
     const polled = $derived(link.settings['topology'] === 'polled');
+    const protocols = $derived(index.document.protocols.filter((one) => figures.protocolIds.includes(one.id)));
+    const planId = $derived(index.document.plan.id);
+    const isBought = (nodeId: string): boolean => typeof index.node(nodeId)?.protocolId === 'string';
     const pair485 = $derived(link.settings['levels'] === 'rs-485');
     /** As many boxes as a screen shows; the others are alike. */
     const SHOWN = 6;
@@ -26,8 +29,13 @@
         const rest = one.deliberate.filter((meant) => meant !== 'broadcast');
         changeEnd(index, link, one, 'Told together', { deliberate: isTogether(one) ? rest : [...rest, 'broadcast'] });
     }
-    const ownSettings = (one: { id: string; settings: Record<string, unknown> }): string[] => [
-        ...settings().filter((name) => name !== 'restMs' || one.settings['asks'] !== true),
+    const ownSettings = (one: { id: string; nodeId: string; settings: Record<string, unknown> }): string[] => [
+        ...settings().filter(
+            (name) =>
+                !(name === 'restMs' && (one.settings['asks'] === true || protocols.length > 0)) &&
+                !(['station', 'idBy'].includes(name) && protocols.length > 0 && !isBought(one.nodeId)) &&
+                !(name === 'asks' && isBought(one.nodeId)),
+        ),
         ...(one.settings['idBy'] === 'switches' ? ['switches'] : []),
         ...(end(one.id)?.disagrees.length ? ['baud', 'parity', 'stopBits', 'check'] : []),
     ];
@@ -37,12 +45,19 @@
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2>Who speaks when</h2>
         <p class="text-soft grow">
-            <span class="mono">{figures.format}</span>, a bit of <span class="mono">{figures.bitUs} µs</span>; a frame
+            <span class="mono">{figures.format}</span>, a bit of <span class="mono">{figures.bitUs} µs</span>; {protocols.length >
+            0
+                ? 'the longest command'
+                : 'a frame'}
             of {figures.frameBytes} bytes takes <span class="mono">{figures.frameMs} ms</span>
         </p>
         {#if figures.cycleMs !== null}
             <p>
-                {polled ? 'a round of questions' : link.settings['topology'] === 'ring' ? 'once around' : 'an exchange'}
+                {polled || protocols.length > 0
+                    ? 'a round of questions'
+                    : link.settings['topology'] === 'ring'
+                      ? 'once around'
+                      : 'an exchange'}
                 <span class="mono">{figures.cycleMs} ms</span>{#if figures.deadCycleMs !== null}, with one that is dead
                     <span class="mono">{figures.deadCycleMs} ms</span>{/if}
             </p>
@@ -61,12 +76,17 @@
         </p>
     {/if}
     <p class="mt-2">
-        A frame:
-        {#each figures.fields as field, at (field.name)}{at > 0 ? ', ' : ''}<span class="mono" title={field.says}
-                >{field.name}{field.bytes > 1 ? ` ${field.bytes}` : ''}</span
-            >{/each}<span class="text-soft"
-            >; bytes, {figures.check === 'none' ? 'unchecked' : `check by ${figures.check}`}.</span
-        >
+        {#if protocols.length > 0}It is spoken in the words of {#each protocols as one, at (one.id)}{at > 0
+                    ? ', '
+                    : ''}<a class="quiet-link" href="#/plans/{planId}/own/{one.id}">{one.name}</a>{/each}, {figures.check ===
+            'none'
+                ? 'unchecked'
+                : `checked by ${figures.check}`}; the check above is for frames of ours.{:else}A frame:
+            {#each figures.fields as field, at (field.name)}{at > 0 ? ', ' : ''}<span class="mono" title={field.says}
+                    >{field.name}{field.bytes > 1 ? ` ${field.bytes}` : ''}</span
+                >{/each}<span class="text-soft"
+                >; bytes, {figures.check === 'none' ? 'unchecked' : `check by ${figures.check}`}.</span
+            >{/if}
         At this rate it reaches <span class="mono">{figures.reachM}&nbsp;m</span>{#if figures.lengthM !== null}, and is <span
                 class="mono">{figures.lengthM}&nbsp;m</span
             > long{/if}.
@@ -82,7 +102,7 @@
                     its rate
                     <span class="mono">{own.errorPercent > 0 ? '+' : ''}{own.errorPercent} %</span> off{/if}
             </p>
-            {#if link.settings['topology'] !== 'pair' && one.settings['asks'] !== true}<p>
+            {#if link.settings['topology'] !== 'pair' && one.settings['asks'] !== true && protocols.length === 0}<p>
                     <button
                         type="button"
                         class="quiet-link text-[14px]"

@@ -82,7 +82,7 @@
             </p>
         {/if}
         <div class="mt-3 grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,430px)]">
-            {#if !bought}<section class="sheet overflow-x-auto" aria-label="Wiring table">
+            {#if !bought || sheet.wiring.length > 0}<section class="sheet overflow-x-auto" aria-label="Wiring table">
                     <table class="ledger">
                         <thead
                             ><tr
@@ -128,7 +128,9 @@
                         tabindex="0">{sheet.header}</pre>
                 </section>{/if}
         </div>
-        {#if bought && sheet.artefacts.length === 0}<p class="sheet mt-3 max-w-[620px] p-4">
+        {#if bought && sheet.artefacts.length === 0 && sheet.wiring.length === 0}<p
+                class="sheet mt-3 max-w-[620px] p-4"
+            >
                 Nothing to build here: it comes as it is. What it sends or obeys is in the headers of the boards on its
                 links.
             </p>{/if}

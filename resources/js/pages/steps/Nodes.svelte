@@ -12,10 +12,22 @@
     import NodeModules from './nodes/NodeModules.svelte';
     import type { StepProps } from '../steps';
 
-    let { index, catalogue, planId, item }: StepProps = $props();
+    let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));
     const bought = $derived(catalogue.nodeKinds.find((kind) => kind.key === node?.kind)?.bought ?? false);
+    /** What its serial line is spoken in, where it hangs on one; a phone has none. */
+    const protocols = $derived(data.document.protocols.map((one) => ({ value: one.id, name: one.name })));
+    const protocol = $derived(data.document.protocols.find((one) => one.id === node?.protocolId));
+    const speaks = $derived(
+        bought &&
+            node !== undefined &&
+            node.kind !== 'phone' &&
+            (protocol !== undefined ||
+                data.document.endpoints.some(
+                    (end) => end.nodeId === node.id && index.link(end.linkId)?.medium === 'serial',
+                )),
+    );
     const groups = $derived(
         [...index.places.map((place) => place.id), null]
             .map((placeId) => ({
@@ -111,7 +123,10 @@
                 you will press, or the board that will switch.
             </p>
         {:else}
-            <section class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_1fr_1.3fr_1.5fr]" aria-label="The node">
+            <section
+                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_1.25fr_1.2fr_1.4fr]"
+                aria-label="The node"
+            >
                 <TextField
                     label="Name"
                     value={node.name}
@@ -136,11 +151,26 @@
                         empty="none yet"
                         items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
                         onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
-                    />{/if}
+                    />{:else if speaks}<div>
+                        <SelectField
+                            label="Speaks"
+                            value={node.protocolId ?? ''}
+                            empty="nobody knows yet"
+                            items={protocols}
+                            onsave={(id) => set(`What ${node.name} speaks`, { protocolId: id || null })}
+                        />
+                        <a class="quiet-link text-[14px]" href="#/plans/{planId}/own{protocol ? `/${protocol.id}` : ''}"
+                            >{protocol ? 'its functions and readings' : 'write it down'}</a
+                        >
+                    </div>{/if}
             </section>
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
-            <NodeControls {node} {index} {catalogue} {planId} />
-            {#if bought && node.kind !== 'phone'}{#key node.id}<NodeCodes {node} {index} {catalogue} />{/key}{/if}
+            <NodeControls {node} {index} {catalogue} {planId} {protocol} />
+            {#if bought && node.kind !== 'phone' && protocol === undefined}{#key node.id}<NodeCodes
+                        {node}
+                        {index}
+                        {catalogue}
+                    />{/key}{/if}
             <p class="mt-4 flex gap-4">
                 {#if !bought}<a class="quiet-link" href="#/plans/{planId}/power/{node.id}"
                         >Pins and power of {node.name}</a

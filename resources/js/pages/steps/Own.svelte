@@ -7,6 +7,8 @@
     import type { StepProps } from '../steps';
     import OwnBoard from './own/OwnBoard.svelte';
     import OwnModule from './own/OwnModule.svelte';
+    import Protocol from './own/Protocol.svelte';
+    import ProtocolList from './own/ProtocolList.svelte';
 
     let { data, index, catalogue, planId, item }: StepProps = $props();
     type Own = StepProps['data']['document']['ownBoards'][number] | StepProps['data']['document']['ownModules'][number];
@@ -33,6 +35,7 @@
     ]);
     const board = $derived(data.document.ownBoards.find((one) => one.id === item));
     const module = $derived(data.document.ownModules.find((one) => one.id === item));
+    const protocol = $derived(data.document.protocols.find((one) => one.id === item));
 
     async function copy(kind: 'ownBoard' | 'ownModule', key: string): Promise<void> {
         const list = lists.find((one) => one.kind === kind);
@@ -53,13 +56,15 @@
     }
 </script>
 
-{#if board !== undefined || module !== undefined}
+{#if board !== undefined || module !== undefined || protocol !== undefined}
     <p><a class="quiet-link" href="#/plans/{planId}/own">← All own parts</a></p>
 {/if}
 {#if board !== undefined}
     <OwnBoard own={board} {catalogue} />
 {:else if module !== undefined}
     <OwnModule own={module} {catalogue} />
+{:else if protocol !== undefined}
+    <Protocol {protocol} />
 {:else}
     <h1>Own parts</h1>
     <p class="text-soft mt-0.5 max-w-[760px]">
@@ -111,4 +116,5 @@
             </div>
         </section>
     {/each}
+    <ProtocolList {data} {index} {planId} />
 {/if}

@@ -17,8 +17,10 @@
         ofKind: { wired: boolean; settings: Schemas['SettingField'][] } | undefined;
         channels: { value: string; name: string; carries: string | null }[];
         catalogue: Catalogue;
+        /** What a bought device does or says by name, where that was written down. */
+        entries: string[] | undefined;
     }
-    let { kind, thing, kinds, ofKind, channels, catalogue }: Props = $props();
+    let { kind, thing, kinds, ofKind, channels, catalogue, entries }: Props = $props();
     const field = $derived(kind === 'output' ? 'channel' : 'terminal');
     const channel = $derived('terminal' in thing ? thing.terminal : thing.channel);
 
@@ -65,7 +67,19 @@
     >
     <td>
         <div class="flex flex-wrap items-end gap-x-2 gap-y-1">
-            {#if ofKind?.wired}<div class="flex grow items-end">
+            {#if entries !== undefined}<SelectField
+                    label={kind === 'output' ? `Function of ${thing.name}` : `What ${thing.name} is`}
+                    quiet
+                    class="min-w-[130px]"
+                    value={channel ?? ''}
+                    empty={kind === 'output' ? 'which function?' : 'what of it?'}
+                    items={entries.map((name) => ({ value: name, name }))}
+                    onsave={(name) =>
+                        workspace.edit(
+                            `${kind === 'output' ? 'Function' : 'Reading'} of ${thing.name}`,
+                            change(kind, thing.id, { [field]: name || null, pinned: name !== '' }),
+                        )}
+                />{:else if ofKind?.wired}<div class="flex grow items-end">
                     <SelectField
                         label="Channel of {thing.name}"
                         quiet
@@ -85,7 +99,7 @@
                             )}
                     />
                 </div>{/if}
-            {#if thing.kind === 'function'}<TextField
+            {#if thing.kind === 'function' && entries === undefined}<TextField
                     label="Channel"
                     spoken="Channel of {thing.name}"
                     mono

@@ -2,6 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Catalogue, Schemas } from '../../../lib/api';
     import type { PlanIndex } from '../../../lib/plan-index';
+    import { view } from '../../../lib/shown.svelte';
     import { ulid } from '../../../lib/ulid';
     import { add, workspace } from '../../../lib/workspace.svelte';
     import ControlRow from './ControlRow.svelte';
@@ -13,7 +14,15 @@
         index,
         catalogue,
         planId,
-    }: { node: Schemas['Node']; index: PlanIndex; catalogue: Catalogue; planId: string } = $props();
+        protocol,
+    }: {
+        node: Schemas['Node'];
+        index: PlanIndex;
+        catalogue: Catalogue;
+        planId: string;
+        /** What a bought device speaks: its functions are the outputs, its readings the controls. */
+        protocol: Schemas['Protocol'] | undefined;
+    } = $props();
 
     const sequences = $derived(
         index.outputsOf(node.id).filter((one) => one.kind === 'sequence' || one.kind === 'group'),
@@ -65,6 +74,18 @@
         });
     }
 
+    const spoken = view('protocol', () => protocol?.id);
+
+    /** What of the device such a thing can be, by name, and what it is said to be; undefined where it is no such device. */
+    function entries(thing: Thing): string[] | undefined {
+        if (protocol === undefined) {
+            return undefined;
+        }
+        const now = 'terminal' in thing ? thing.terminal : thing.channel;
+        const names = (spoken.now?.items ?? []).filter((one) => one.serves.includes(thing.kind)).map((one) => one.name);
+        return now === null || names.includes(now) ? names : [now, ...names];
+    }
+
     /** What the core says of a kind of control or output. */
     function kindOf(
         kind: 'control' | 'output',
@@ -95,7 +116,9 @@
                     ><tr
                         ><th class="w-[25%]"><span class="text-ink font-semibold">{list.title}</span> {list.says}</th
                         ><th class={list.kinds.length === 1 ? 'w-[11%]' : 'w-[19%]'}>Kind</th><th
-                            >{list.things.some((thing) => kindOf(list.kind, thing)?.wired) ? 'On' : 'Details'}</th
+                            >{protocol === undefined && list.things.some((thing) => kindOf(list.kind, thing)?.wired)
+                                ? 'On'
+                                : 'Details'}</th
                         ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
                     ></thead
                 >
@@ -107,6 +130,7 @@
                             kinds={list.kinds}
                             ofKind={kindOf(list.kind, thing)}
                             channels={channels[list.kind]}
+                            entries={entries(thing)}
                             {catalogue}
                         />
                     {/each}
