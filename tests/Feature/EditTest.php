@@ -48,9 +48,15 @@ final class EditTest extends FeatureTestCase
         return $this->postJson("/api/plans/{$this->plan->id}/redo", ['views' => $this->onScreen]);
     }
 
+    /** @param  array<string, mixed>  $document */
+    private static function packetLink(array $document): string
+    {
+        return array_column(array_filter($document['links'], static fn (array $link): bool => $link['medium'] === 'packet-radio'), 'id')[0];
+    }
+
     public function test_an_edit_answers_with_the_new_version_and_its_findings_and_is_kept(): void
     {
-        $link = self::document($this->look())['links'][0]['id'];
+        $link = self::packetLink(self::document($this->look()));
         $answer = $this->edit($this->plan, 1, ['op' => 'change', 'kind' => 'link', 'id' => $link, 'values' => ['settings' => ['channel' => 6]]])->assertOk();
         self::assertSame(2, $answer->json('version'));
         self::assertContains('packet-channel-under-wifi', array_column($answer->json('findings.put'), 'rule'));
@@ -177,7 +183,7 @@ final class EditTest extends FeatureTestCase
     public function test_answers_put_one_after_another_into_what_was_there_give_what_a_fresh_look_gives(): void
     {
         $held = self::workspace($this->look());
-        $link = $held['document']['links'][0]['id'];
+        $link = self::packetLink($held['document']);
         $route = $held['document']['routes'][0]['id'];
         $ids = static fn (string $list): array => array_column($held['document'][$list], 'id');
         $this->onScreen = ['route-way' => array_slice($ids('routes'), 0, 50), 'output-masters' => $ids('outputs'), 'pin-table' => $ids('nodes'), 'link-panel' => $ids('links'), 'code-grid' => $ids('nodes'), 'line-map' => ['640'], 'all-off' => ['']];

@@ -173,12 +173,12 @@ final class KeptTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->linden($user);
         $this->actingAs($user);
-        $this->touch($plan, 'First');
+        $this->touch($plan, 'Earlier');
         $old = Cache::get("plan.{$plan->id}.node");
         $this->touch($plan, 'Second');
         Cache::put("plan.{$plan->id}.node", $old);
         self::assertStringContainsString('Second', self::read($plan));
-        self::assertStringNotContainsString('First', self::read($plan));
+        self::assertStringNotContainsString('Earlier', self::read($plan));
     }
 
     public function test_what_another_edition_kept_is_not_believed_nor_does_losing_it_lose_anything(): void
