@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Timing;
 
-use Rundfunk\Behaviour\FetchesReadings;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
-use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -102,7 +100,7 @@ final class ReactionTimer
 
             return [Span::between(SpanKind::Sampling, 'debounce', $debounceNs, $debounceNs + self::LOOP_TYPICAL_NS, $debounceNs + self::LOOP_NS)];
         }
-        if ($control->kind === ControlKind::Reading && ! $this->isFetched($route, $control)) {
+        if ($control->kind === ControlKind::Reading && ! $this->isAskedFor($route)) {
             $intervalNs = (new Values($control->settings))->whole('intervalS') * 1_000_000_000;
 
             return [Span::between(SpanKind::Sampling, 'until it is read', 0, intdiv($intervalNs, 2), $intervalNs)];
@@ -111,16 +109,13 @@ final class ReactionTimer
         return [];
     }
 
-    /** Whoever asks for a reading compares it whenever it is answered, which the hop's time counts; a figure that is handed on goes at its interval all the same. */
-    private function isFetched(Route $route, Control $control): bool
+    /** Whoever asks for a reading compares it whenever it is answered; a figure that is handed on goes at its interval all the same. */
+    private function isAskedFor(Route $route): bool
     {
         $hop = ($this->paths->hops($route) ?? [])[0] ?? null;
-        if ($hop === null || ($route->action === Action::Set && $route->value === null)) {
-            return false;
-        }
-        $fetches = $this->knowledge->media->offering(FetchesReadings::class, $this->plan->link($hop->linkId)->medium);
+        $isHandedOn = $route->action === Action::Set && $route->value === null;
 
-        return in_array($control, $fetches?->fetched($this->plan, $this->plan->endpoint($hop->toId)) ?? [], true);
+        return $hop !== null && ! $isHandedOn && $this->knowledge->media->offering(AsksForReadings::class, $this->plan->link($hop->linkId)->medium)?->asksFor($this->plan, $hop) === true;
     }
 
     /** @return list<Span> */

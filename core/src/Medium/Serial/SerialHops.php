@@ -7,13 +7,21 @@ namespace Rundfunk\Medium\Serial;
 use Rundfunk\Medium\Serial\Bought\BoughtHops;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Timing\AsksForReadings;
 use Rundfunk\Timing\Span;
 use Rundfunk\Timing\SpanKind;
 use Rundfunk\Timing\TimesHops;
 
 /** How long a hop takes: until it is asked for, on the line, and what is lost on the way. */
-final readonly class SerialHops implements TimesHops
+final readonly class SerialHops implements AsksForReadings, TimesHops
 {
+    public function asksFor(Plan $plan, Hop $hop): bool
+    {
+        $line = SerialLine::of($plan, $plan->link($hop->linkId));
+
+        return $line->isBought() && isset($line->protocols[$hop->fromId]);
+    }
+
     public function spans(Plan $plan, Hop $hop, int $turn): array
     {
         $line = SerialLine::of($plan, $plan->link($hop->linkId));
