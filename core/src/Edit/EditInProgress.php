@@ -54,6 +54,11 @@ final class EditInProgress
     {
         $this->draft->put($thing);
         $this->inverse[] = Operation::remove($thing::kind(), $thing->id());
+        // What it took for its own was there before it, and stays when it goes again.
+        $held = array_filter(Ties::of($thing::kind()), static fn (Tie $tie): bool => $tie->bond === Bond::Holds && $tie->ids($thing) !== []);
+        if ($held !== []) {
+            $this->inverse[] = Operation::change($thing::kind(), $thing->id(), array_fill_keys(array_map(static fn (Tie $tie): string => $tie->field, $held), []));
+        }
         $this->touch($thing);
     }
 

@@ -92,6 +92,15 @@ final class EditorTest extends CoreTestCase
         self::assertSame(array_values(array_diff($round->stepIds, [$round->stepIds[1]])), $less->plan->output($round->id)->stepIds);
     }
 
+    public function test_what_a_new_thing_takes_for_its_own_stays_when_that_is_undone(): void
+    {
+        $plan = self::linden();
+        $round = array_values(array_filter($plan->outputs(), static fn (Output $output): bool => $output->name === 'Evening round'))[0];
+        $second = new Output('01ARZ3NDEKTSV4RRFFQ69G5FAV', $round->nodeId, 'Second round', $round->kind, stepIds: $round->stepIds);
+        $edited = self::editor()->apply($plan, [Operation::add($second)]);
+        self::assertSame(self::bytes($plan), self::bytes(self::editor()->apply($edited->plan, $edited->inverse)->plan));
+    }
+
     public function test_a_change_of_settings_leaves_the_others_alone(): void
     {
         $plan = self::linden();
