@@ -30,6 +30,8 @@ needs_packages() {
         command -v units >/dev/null || missing+=(units)
         [[ -x /usr/bin/python3 ]] || missing+=(python3)
         /usr/bin/python3 -c 'import crccheck' 2>/dev/null || missing+=(python3-crccheck)
+        /usr/bin/python3 -c 'import canmatrix' >/dev/null 2>&1 || missing+=(python3-canmatrix)
+        command -v log2asc >/dev/null || missing+=(can-utils)
     fi
     printf '%s\n' "${missing[@]}"
 }

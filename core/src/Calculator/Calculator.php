@@ -32,7 +32,7 @@ interface Calculator
     public function outputs(): array;
 
     /**
-     * @return array<string, bool|float|int|string|list<float|int|string>|null> by output name
+     * @return array<string, bool|float|int|string|list<bool|float|int|string|null>|null> by output name
      *
      * @throws OutOfRange
      */

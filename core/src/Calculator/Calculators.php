@@ -40,7 +40,7 @@ final readonly class Calculators
 
     /**
      * @param  array<string, string>  $given
-     * @return array<string, bool|float|int|string|list<float|int|string>|null>
+     * @return array<string, bool|float|int|string|list<bool|float|int|string|null>|null>
      */
     public function calculate(string $name, array $given): array
     {

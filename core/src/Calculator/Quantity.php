@@ -47,6 +47,11 @@ final readonly class Quantity implements JsonSerializable
         return new self($name, QuantityKind::Flag, null, $doc);
     }
 
+    public static function flags(string $name, string $doc): self
+    {
+        return new self($name, QuantityKind::Flags, null, $doc);
+    }
+
     public static function texts(string $name, string $doc): self
     {
         return new self($name, QuantityKind::Texts, null, $doc);

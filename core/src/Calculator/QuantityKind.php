@@ -13,4 +13,5 @@ enum QuantityKind: string
     case Flag = 'flag';
     case Texts = 'texts';
     case Numbers = 'numbers';
+    case Flags = 'flags';
 }

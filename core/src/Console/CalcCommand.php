@@ -68,21 +68,25 @@ final class CalcCommand extends Command
         ));
     }
 
-    /** @param  array<string, bool|float|int|string|list<float|int|string>|null>  $result */
+    /** @param  array<string, bool|float|int|string|list<bool|float|int|string|null>|null>  $result */
     private static function printed(Calculator $calculator, array $result): string
     {
         $lines = [];
         foreach ($calculator->outputs() as $quantity) {
             $value = $result[$quantity->name];
-            $text = match (true) {
-                $value === null => 'none',
-                is_bool($value) => $value ? 'yes' : 'no',
-                is_array($value) => $value === [] ? 'none' : implode(is_string($value[0]) ? '; ' : ' ', $value),
-                default => (string) $value,
-            };
+            $text = is_array($value) ? ($value === [] ? 'none' : implode(is_string($value[0]) ? '; ' : ' ', array_map(self::said(...), $value))) : self::said($value);
             $lines[] = trim("{$quantity->name} = {$text} {$quantity->unit}");
         }
 
         return implode("\n", $lines);
+    }
+
+    private static function said(bool|float|int|string|null $value): string
+    {
+        return match (true) {
+            $value === null => 'none',
+            is_bool($value) => $value ? 'yes' : 'no',
+            default => (string) $value,
+        };
     }
 }
