@@ -34,6 +34,7 @@ use Rundfunk\Check\Rulebook;
 use Rundfunk\Electrical\ElectricalCalculators;
 use Rundfunk\Links\Rule\EndpointWithoutModule;
 use Rundfunk\Links\Step\AttachmentStep;
+use Rundfunk\Medium\Can\Can;
 use Rundfunk\Medium\Cellular\Cellular;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Ip\Ip;
@@ -159,6 +160,7 @@ final class Shipped
             new Cellular,
             new Ip,
             new Serial,
+            new Can,
         ));
     }
 

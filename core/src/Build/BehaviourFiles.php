@@ -108,7 +108,7 @@ final readonly class BehaviourFiles
         $bytes = $size->memoryBytes() + $lines;
         $program = $size->programBytes() + LinkMemory::program($this->plan, $this->node, $this->knowledge->media);
 
-        return ["Memory: {$bytes} bytes{$memory}.".($lines > 0 ? " {$lines} of them its serial lines." : '').' Program: about '.Figures::significant($program / 1_000).' kB on an 8-bit board, not measured elsewhere.'];
+        return ["Memory: {$bytes} bytes{$memory}.".($lines > 0 ? " {$lines} of them what its lines remember." : '').' Program: about '.Figures::significant($program / 1_000).' kB on an 8-bit board, not measured elsewhere.'];
     }
 
     /** @return list<string> */

@@ -73,7 +73,7 @@ final readonly class Terminal
     /** Whether the board says something by it, rather than hears. */
     public function isDriven(): bool
     {
-        return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx'], true);
+        return in_array($this->needs, ['digital-out', 'pwm', 'spi.sck', 'spi.mosi', 'uart.tx', 'can.tx'], true);
     }
 
     /** A relay or a key, or which way a motor turns: it can wait for a bus, as what is timed or selected by cannot. */

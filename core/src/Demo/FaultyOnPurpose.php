@@ -6,6 +6,7 @@ namespace Rundfunk\Demo;
 
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\Faulty\BehaviourFaults;
+use Rundfunk\Demo\Faulty\CanFaults;
 use Rundfunk\Demo\Faulty\CellularFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
@@ -39,6 +40,7 @@ final readonly class FaultyOnPurpose
         BehaviourFaults::add($sketch);
         PowerFaults::add($sketch);
         SerialFaults::add($sketch);
+        CanFaults::add($sketch);
 
         return $sketch->plan();
     }

@@ -32,6 +32,7 @@ final readonly class LindenHollow
         self::vents($sketch);
         self::frames($sketch);
         self::shades($sketch);
+        self::store($sketch);
 
         return $sketch->assigned();
     }
@@ -412,5 +413,43 @@ final readonly class LindenHollow
         foreach (['frame-1' => 'roller-1', 'roller-1' => 'roller-2'] as $from => $to) {
             $sketch->cable("cable-{$to}", $from, $to, 'Shade cable '.substr($to, -1), ['lengthM' => 7.5, 'mm2' => 0.22, 'twisted' => true, 'connector' => 'screw terminals']);
         }
+    }
+
+    /** The solar store and its charger speak on a bus of their own; a board listens, and lets go of what can wait when the store runs low. */
+    private static function store(Sketch $sketch): void
+    {
+        $sketch
+            ->place('battery', 'Battery shed')
+            ->link('store-bus', 'Store bus', 'can', ['bitrate' => 250_000, 'foreign' => true, 'lengthM' => 6.0])
+            ->node('store', 'Solar store', NodeKind::Fixture, 'battery', null)
+            ->node('charger', 'Solar charger', NodeKind::Fixture, 'battery', null)
+            ->node('store-node', 'Store board', NodeKind::Controller, 'battery', '8bit-5v-70io')
+            ->supply('store-plug', 'store-node', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+            ->supply('store-coils', 'store-node', 'plug-5v-1a', 'Coil supply')
+            ->module('store-can', 'store-node', 'can-spi-5v', 'Bus', FedFrom::Board5V)
+            ->module('store-relays', 'store-node', 'relay-bank-2-low', 'Relays', 'store-coils')
+            ->output('store-cooler', 'store-node', 'Seed cooler', load: '230 V cooler, 80 W')
+            ->output('store-heat', 'store-node', 'Bench heat mat', load: '230 V heat mat, 150 W', more: ['hazards' => ['heat']])
+            ->join('store-bus', 'store', Role::Both, null, ['terminated' => true])
+            ->busMessage('store-state', 'store-bus', 'store', 'Store state', 0x2A1, ['periodMs' => 500, 'evidence' => 'Description of the store, as its maker gives it.'], [
+                ['name' => 'Charge', 'start' => 0, 'bits' => 10, 'scale' => 0.1, 'unit' => '%'],
+                ['name' => 'Volts', 'start' => 16, 'bits' => 16, 'scale' => 0.01, 'unit' => 'V'],
+                ['name' => 'Current', 'start' => 39, 'bits' => 16, 'highFirst' => true, 'signed' => true, 'scale' => 0.1, 'unit' => 'A'],
+                ['name' => 'Mode', 'start' => 56, 'bits' => 3, 'names' => '0=resting, 1=charging, 2=feeding, 5=fault'],
+                ['name' => 'Faulty', 'start' => 56, 'bits' => 3, 'names' => '5=fault', 'equals' => 5],
+            ])
+            ->busMessage('store-warmth', 'store-bus', 'store', 'Store warmth', 0x2A8, ['bytes' => 4, 'periodMs' => 2_000], [['name' => 'Warmest cell', 'start' => 0, 'bits' => 8, 'offset' => -40.0, 'unit' => '°C']])
+            ->join('store-bus', 'store-node', Role::Receives, 'store-can', ['listenOnly' => true, 'stubM' => 0.5])
+            ->join('store-bus', 'charger', Role::Both, null, ['terminated' => true])
+            ->busMessage('charger-state', 'store-bus', 'charger', 'Charger state', 0x18FF5021, ['extended' => true, 'periodMs' => 1_000], [['name' => 'Sun power', 'start' => 0, 'bits' => 16, 'unit' => 'W']])
+            ->cable('store-cable-1', 'store', 'store-node', 'Store cable 1', ['lengthM' => 4.0, 'mm2' => 0.34, 'twisted' => true, 'connector' => 'screw terminals'])
+            ->cable('store-cable-2', 'store-node', 'charger', 'Store cable 2', ['lengthM' => 2.0, 'mm2' => 0.34, 'twisted' => true, 'connector' => 'screw terminals'])
+            ->control('store-charge', 'store', 'Charge', ControlKind::Reading, null, 'Charge', ['threshold' => 40.0, 'hysteresis' => 10.0, 'unit' => '%', 'intervalS' => 1, 'onFailure' => 'off'])
+            ->control('store-faulty', 'store', 'Faulty', ControlKind::Reading, null, 'Faulty', ['threshold' => 0.5, 'hysteresis' => 0.2, 'intervalS' => 1])
+            ->route('store-charge', Action::Follow, 'store-cooler')
+            ->route('store-charge', Action::Follow, 'store-heat')
+            ->module('store-lamp-part', 'store-node', 'indicator-lamp', 'Lamp')
+            ->output('store-lamp', 'store-node', 'Store lamp', OutputKind::Lamp)
+            ->route('store-faulty', Action::Follow, 'store-lamp');
     }
 }

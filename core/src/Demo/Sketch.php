@@ -219,6 +219,15 @@ final class Sketch
         ]);
     }
 
+    /**
+     * @param  array<string, mixed>  $more  further fields: extended, bytes, periodMs, evidence
+     * @param  list<array<string, mixed>>  $signals
+     */
+    public function busMessage(string $key, string $link, string $node, string $name, int $identifier, array $more = [], array $signals = []): self
+    {
+        return $this->put(ThingKind::BusMessage, $key, ['endpointId' => $this->id("{$link} {$node}"), 'name' => $name, 'identifier' => $identifier, 'signals' => $signals, ...$more]);
+    }
+
     public function address(string $link, string $node, int $pipe, ?string $value, bool $pinned = false): self
     {
         return $this->put(ThingKind::Address, "{$link} {$node} {$pipe}", ['endpointId' => $this->id("{$link} {$node}"), 'pipe' => $pipe, 'value' => $value, 'pinned' => $pinned]);

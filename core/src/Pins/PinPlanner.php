@@ -161,8 +161,8 @@ final class PinPlanner
             $buses = $buses === [] ? [$kind.'0'] : $buses;
             $more = [];
             foreach ($choices as $choice) {
-                // A serial port is one module's alone, as long as there are enough.
-                $free = $kind === 'uart' ? array_values(array_diff($buses, $choice)) : $buses;
+                // A serial port, or a controller of a bus, is one module's alone, as long as there are enough.
+                $free = in_array($kind, ['uart', 'can'], true) ? array_values(array_diff($buses, $choice)) : $buses;
                 foreach ($free === [] ? $buses : $free as $bus) {
                     $more[] = [...$choice, $moduleId => $bus];
                 }

@@ -360,6 +360,12 @@ final class Plan
         return $this->having(Endpoint::class, 'nodeId', $node->id);
     }
 
+    /** @return list<BusMessage> */
+    public function busMessagesOf(Endpoint $endpoint): array
+    {
+        return $this->having(BusMessage::class, 'endpointId', $endpoint->id);
+    }
+
     /** @return list<Address> */
     public function addressesOf(Endpoint $endpoint): array
     {

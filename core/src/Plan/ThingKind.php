@@ -21,6 +21,7 @@ enum ThingKind: string
     case Link = 'link';
     case Cable = 'cable';
     case Endpoint = 'endpoint';
+    case BusMessage = 'busMessage';
     case Address = 'address';
     case Control = 'control';
     case Output = 'output';
@@ -55,6 +56,7 @@ enum ThingKind: string
             self::Link => Link::class,
             self::Cable => Cable::class,
             self::Endpoint => Endpoint::class,
+            self::BusMessage => BusMessage::class,
             self::Address => Address::class,
             self::Control => Control::class,
             self::Output => Output::class,
@@ -84,7 +86,7 @@ enum ThingKind: string
             self::OwnBoard, self::OwnModule, self::Protocol => 50,
             self::Place, self::Link, self::Cable => 500,
             self::Node => 1_000,
-            self::KeyCode => 5_000,
+            self::KeyCode, self::BusMessage => 5_000,
             self::Supply, self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,
             self::Part, self::PinUse, self::Address, self::Hop, self::Acceptance => 20_000,
         };

@@ -78,7 +78,8 @@ final class BehaviourFilesTest extends CoreTestCase
             [$text, $data, $bss] = array_map(intval(...), preg_split('/\s+/', trim($row)) ?: []);
             $size = CSize::of($tables);
             self::assertSame($data + $bss, $size->memoryBytes(), $tables->node);
-            self::assertEqualsWithDelta(1, $size->programBytes() / $text, 0.5, "{$tables->node}: {$text}");
+            // Of the smallest, what is always there is more than what they do.
+            self::assertEqualsWithDelta($text, $size->programBytes(), max(0.5 * $text, 500), $tables->node);
         }
     }
 

@@ -104,7 +104,7 @@ final class HostileTextTest extends CoreTestCase
         foreach ($plan->nodes() as $at => $node) {
             $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv(), 'parts.csv' => PartsList::of($plan, self::knowledge(), $node)->csv()];
             foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
-                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|txt|toml|json|jsonld|h)$/D', $artefact->fileName);
+                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|dbc|txt|toml|json|jsonld|h)$/D', $artefact->fileName);
                 $made[$artefact->key.'-'.$artefact->fileName] = $artefact->content;
             }
             foreach ($made as $name => $content) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
+use Rundfunk\Behaviour\Fetched;
+use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -16,6 +18,7 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Shape\Values;
 
 /** Something that can hurt is held on from afar, and goes on when its sender does not. */
 #[Finds('held-for-ever', WorkStep::Routes)]
@@ -30,7 +33,7 @@ final readonly class HeldForEver implements RouteRule
         $output = $plan->output($route->outputId);
         $control = $plan->control($route->controlId);
         $hurts = array_filter($output->proofHazards(), static fn (Hazard $hazard): bool => $hazard !== Hazard::Access);
-        if ($hurts === [] || $output->nodeId === $control->nodeId || ! Watched::canBe($output) || ! $route->holdsToControl() || $output->setting('silenceMs') > 0) {
+        if ($hurts === [] || $output->nodeId === $control->nodeId || ! Watched::canBe($output) || ! $route->holdsToControl() || $output->setting('silenceMs') > 0 || self::noticesSilence($look, $control, $output)) {
             return [];
         }
         $hazard = array_values($hurts)[0];
@@ -49,5 +52,13 @@ final readonly class HeldForEver implements RouteRule
             Watched::canRepeat($control) ? new Fix('Off after three that were missed', ...$operations) : null,
             about: [$route->id],
         )];
+    }
+
+    /** What the output's own board asks of a bought thing counts as not beyond its threshold when that does not answer. */
+    private static function noticesSilence(Look $look, Control $control, Output $output): bool
+    {
+        $fetched = array_map(static fn (array $one): string => $one['control']->id, Fetched::by($look->plan, $look->plan->node($output->nodeId), $look->media));
+
+        return in_array($control->id, $fetched, true) && (new Values($control->settings))->choice('onFailure', OnFailure::class) === OnFailure::Off;
     }
 }

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Medium\Can;
+
+/**
+ * What a controller on SPI lets through: two masks, of which the first goes with two filters and the second with four. A frame comes through
+ * where some filter agrees with its identifier wherever the mask has a one. Source: data sheet of the class, from memory.
+ */
+final readonly class Filters
+{
+    /** How many filters each mask has. */
+    private const BANKS = [2, 4];
+
+    /**
+     * @param  list<array{mask: int, extended: bool, filters: list<int>}>  $banks  identifiers as frames have them
+     * @param  list<int>  $strangers  identifiers that come through though nobody wants them
+     */
+    private function __construct(public array $banks, public array $strangers)
+    {
+    }
+
+    /**
+     * As few strangers as can be: the wanted are parted onto the banks and gathered under masks, the cheapest union first.
+     *
+     * @param  list<int>  $wanted  with {@see Recording::EXTENDED} where of 29 bits
+     * @param  list<int>  $known  all that is known to be on the bus
+     */
+    public static function for(array $wanted, array $known): self
+    {
+        $others = array_values(array_diff($known, $wanted));
+        $best = null;
+        foreach (self::partings($wanted) as $parting) {
+            $banks = [];
+            foreach ($parting as $bank => $ids) {
+                $banks[] = self::bank($ids, self::BANKS[$bank], $others);
+            }
+            $made = new self($banks, array_values(array_filter($others, static fn (int $id): bool => self::passes($id, $banks))));
+            if ($best === null || count($made->strangers) < count($best->strangers)) {
+                $best = $made;
+            }
+            if ($best->strangers === []) {
+                break;
+            }
+        }
+
+        return $best ?? new self([], []);
+    }
+
+    /**
+     * @param  list<int>  $wanted
+     * @return iterable<array{list<int>, list<int>}>
+     */
+    private static function partings(array $wanted): iterable
+    {
+        $short = array_values(array_filter($wanted, static fn (int $id): bool => ! Recording::isExtended($id)));
+        $long = array_values(array_filter($wanted, Recording::isExtended(...)));
+        if ($short !== [] && $long !== []) {
+            // A bank is for identifiers of one length.
+            yield [$short, $long];
+            yield [$long, $short];
+
+            return;
+        }
+        $all = [...$short, ...$long];
+        $count = count($all);
+        if ($count <= 10) {
+            for ($choice = 0; $choice < 1 << $count; $choice++) {
+                $first = array_values(array_filter($all, static fn (int $id, int $at): bool => (($choice >> $at) & 1) === 1, ARRAY_FILTER_USE_BOTH));
+                yield [$first, array_values(array_diff($all, $first))];
+            }
+
+            return;
+        }
+        for ($at = 0; $at <= $count; $at++) {
+            yield [array_slice($all, 0, $at), array_slice($all, $at)];
+            yield [array_slice($all, $at), array_slice($all, 0, $at)];
+        }
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @param  list<int>  $others
+     * @return array{mask: int, extended: bool, filters: list<int>}
+     */
+    private static function bank(array $ids, int $filters, array $others): array
+    {
+        $extended = $ids !== [] && Recording::isExtended($ids[0]);
+        $whole = $extended ? CanFrame::EXTENDED_MOST : CanFrame::STANDARD_MOST;
+        $bare = array_map(Recording::bare(...), $ids);
+        $mask = $whole;
+        $under = static fn (int $mask): array => array_values(array_unique(array_map(static fn (int $id): int => $id & $mask, $bare)));
+        $values = $under($mask);
+        while (count($values) > $filters) {
+            // Of the bits that still part them the one whose loss lets the fewest others in.
+            $cheapest = null;
+            for ($bit = 1; $bit <= $whole; $bit <<= 1) {
+                if (($mask & $bit) === 0) {
+                    continue;
+                }
+                $kept = count(array_unique(array_map(static fn (int $id): int => $id & $mask & ~$bit, $bare)));
+                if ($kept === count($values)) {
+                    continue;
+                }
+                $in = count(array_filter($others, static fn (int $id): bool => Recording::isExtended($id) === $extended && in_array(Recording::bare($id) & $mask & ~$bit, array_map(static fn (int $one): int => $one & $mask & ~$bit, $bare), true)));
+                $cost = [$in, $kept];
+                if ($cheapest === null || $cost < $cheapest[0]) {
+                    $cheapest = [$cost, $bit];
+                }
+            }
+            if ($cheapest === null) {
+                // No one bit joins two: the lowest goes.
+                $mask &= $mask - 1;
+            } else {
+                $mask &= ~$cheapest[1];
+            }
+            $values = $under($mask);
+        }
+
+        // An empty bank repeats what lets nobody else in: the filter of an identifier that nobody sends would do as well, but none is known to be free.
+        return ['mask' => $ids === [] ? $whole : $mask, 'extended' => $extended, 'filters' => $values];
+    }
+
+    /** @param  list<array{mask: int, extended: bool, filters: list<int>}>  $banks */
+    private static function passes(int $id, array $banks): bool
+    {
+        foreach ($banks as $bank) {
+            if ($bank['extended'] === Recording::isExtended($id) && in_array(Recording::bare($id) & $bank['mask'], $bank['filters'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function letsThrough(int $id): bool
+    {
+        return self::passes($id, $this->banks);
+    }
+}
