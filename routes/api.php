@@ -7,6 +7,7 @@ use App\Http\Controllers\AssignController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\HearController;
 use App\Http\Controllers\LearnController;
 use App\Http\Controllers\NodeSheetController;
 use App\Http\Controllers\PlanController;
@@ -56,6 +57,8 @@ Route::middleware(['auth', 'budget'])->group(static function (): void {
     Route::get('plans/{plan}/history', [EditController::class, 'history']);
     Route::get('plans/{plan}/assignment', AssignController::class)->middleware('turns:heavy');
 
+    Route::post('plans/{plan}/links/{link}/heard', [HearController::class, 'hear'])->middleware('turns:heavy');
+    Route::post('plans/{plan}/links/{link}/described', [HearController::class, 'describe'])->middleware('turns:heavy');
     Route::post('plans/{plan}/nodes/{node}/learn', LearnController::class)->middleware('turns:heavy');
     Route::post('plans/{plan}/nodes/{node}/set', SetController::class)->middleware('turns:heavy');
     Route::get('plans/{plan}/nodes/{node}/sheet', [NodeSheetController::class, 'show']);

@@ -5,6 +5,26 @@ const [address, ...only] = process.argv.slice(2);
 const linden = 'Linden Hollow';
 const faulty = 'Faulty on purpose';
 const traced = async (page) => page.getByLabel(/route/i).first().selectOption({ index: 2 });
+/** A bus of three senders, made up: a counter, something that wanders, and a bit that is on in the second recording. */
+const recordings = () =>
+    [0, 1].map((on) => {
+        const lines = [];
+        let level = 120;
+        for (let ms = 0; ms < 6000; ms += 10) {
+            const at = (1_700_000_000 + ms / 1000).toFixed(6);
+            const hex = (...bytes) =>
+                bytes.map((one) => (one & 0xff).toString(16).toUpperCase().padStart(2, '0')).join('');
+            const count = ms / 20;
+            level += ((ms * 7919) % 5) - 2;
+            if (ms % 20 === 0)
+                lines.push(
+                    `(${at}) can0 2A1#${hex(0x3c, level, 0x10 | (count & 15), on ? 0x24 : 0x04, 0, 0x3c ^ level ^ (0x10 | (count & 15)) ^ (on ? 0x24 : 0x04))}`,
+                );
+            if (ms % 100 === 0) lines.push(`(${at}) can0 2A8#${hex(0x41, ms % 1000 < 500 ? 1 : 0, 0, 0)}`);
+            if (ms % 500 === 0) lines.push(`(${at}) can0 18FF5021#${hex(level, level >> 8, 0, 0, 0, 0, 0, count)}`);
+        }
+        return lines.join('\n');
+    });
 /** name: plan, where ({…} is the id of what has that name), theme, what is done there. */
 const views = {
     'line-map': [linden, 'map', 'light', traced],
@@ -13,6 +33,25 @@ const views = {
     'links-infrared': [linden, 'links/{link Warm air}'],
     'links-cellular': [linden, 'links/{link Mobile}'],
     'links-serial': [linden, 'links/{link Vents}'],
+    'links-can': [linden, 'links/{link Store bus}'],
+    'find-the-bit': [
+        linden,
+        'links/{link Store bus}',
+        'dark',
+        async (page) => {
+            const [before, after] = recordings();
+            await page.getByRole('button', { name: 'Find the bit in a recording' }).click();
+            await page.getByLabel('Recording', { exact: true }).fill(before);
+            await page.getByLabel(/A second one/).fill(after);
+            await page.getByRole('button', { name: 'Look' }).click();
+            await page.getByRole('button', { name: /^Draw/ }).first().click();
+            await page.waitForTimeout(1200);
+            await page.getByRole('region', { name: 'Find the bit' }).evaluate((one) => {
+                one.style.scrollMarginTop = '60px';
+                one.scrollIntoView();
+            });
+        },
+    ],
     device: [linden, 'own/{protocol Cloth roller}'],
     cable: [linden, 'power/{node Frame 1}.cables'],
     sequence: [

@@ -12,6 +12,8 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Learn\CodeSet;
 use Rundfunk\Learn\LearnedRow;
+use Rundfunk\Learn\Shown\DescriptionShown;
+use Rundfunk\Learn\Shown\RecordingShown;
 use Rundfunk\Medium\LineForm;
 use Rundfunk\Medium\Media;
 use Rundfunk\Plan\PlanProperties;
@@ -99,6 +101,8 @@ final class Components
             'Credentials' => Schema::object(['email' => Schema::text(), 'password' => Schema::text()]),
             'Registration' => Schema::object(['name' => Schema::text(), 'email' => Schema::text(), 'password' => Schema::text()]),
             'NewPlan' => Schema::object(['name' => Schema::text(), 'region' => Schema::text()]),
+            'RecordingAsked' => Schema::object(['text' => Schema::text(), 'after' => Schema::orNull(Schema::text()), 'times' => Schema::orNull(Schema::whole()), 'signal' => Schema::orNull(Schema::object(['id' => Schema::text(), 'start' => Schema::whole(), 'bits' => Schema::whole(), 'highFirst' => Schema::flag(), 'signed' => Schema::flag()]))]),
+            'DescriptionAsked' => Schema::object(['text' => Schema::text()]),
             'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
             'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,
@@ -232,6 +236,8 @@ final class Components
         $drawers = $media->everyOffering(DrawsPanel::class);
         $shapes = ResultSchema::of([
             ...array_map(static fn (View $view): string => $view->shape(), $views->all()),
+            RecordingShown::class,
+            DescriptionShown::class,
             ...array_values(array_map(static fn (DrawsPanel $panel): string => $panel->shape(), $drawers)),
         ]);
         $shown = [];

@@ -55,7 +55,8 @@ final class AuthorisationTest extends FeatureTestCase
         $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
         // Undo and redo need something to take back: an edit first, whatever comes of it.
         $body = ['version' => PlanRecord::withTrashed()->findOrFail($plan->id)->version, 'label' => '', 'operations' => [self::rename($node, 'Mine')], 'views' => []];
-        $path = '/'.str_replace(['{plan}', '{node}', '{artefact}', '{view}', '{name}', '{session}'], [$plan->id, $node, 'x', 'line-map', 'x', 'x'], $uri);
+        $link = LindenHollow::plan(app(Assigner::class))->links()[0]->id;
+        $path = '/'.str_replace(['{plan}', '{node}', '{link}', '{artefact}', '{view}', '{name}', '{session}'], [$plan->id, $node, $link, 'x', 'line-map', 'x', 'x'], $uri);
 
         return $this->json($method, $path, $method === 'GET' ? [] : $body)->getStatusCode();
     }

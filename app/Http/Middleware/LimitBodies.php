@@ -21,6 +21,9 @@ final class LimitBodies
 
     private const PLAN = 12_000_000;
 
+    /** A minute or two of a busy bus. */
+    private const RECORDING = 15_000_000;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -28,6 +31,7 @@ final class LimitBodies
             $request->is('api/session', 'api/registration', 'api/account*') => self::CREDENTIALS,
             $request->is('api/plans/import') => self::PLAN,
             $request->is('api/plans/*/nodes/*/learn') => self::LESSON,
+            $request->is('api/plans/*/links/*/heard', 'api/plans/*/links/*/described') => self::RECORDING,
             default => self::EDIT,
         };
         $length = (int) $request->headers->get('Content-Length', '0');

@@ -170,6 +170,7 @@ export class PlanIndex {
                 return { step: 'links', item: id };
             case 'endpoint':
                 return { step: 'links', item: thing?.['linkId'] ?? undefined };
+            case 'busMessage':
             case 'address':
                 return { step: 'links', item: this.endpoint(thing?.['endpointId'] ?? '')?.linkId };
             case 'route':

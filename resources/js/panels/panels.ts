@@ -1,6 +1,7 @@
 import type { Component } from 'svelte';
 import type { Schemas } from '../lib/api';
 import type { PlanIndex } from '../lib/plan-index';
+import CanPanel from './CanPanel.svelte';
 import CellularPanel from './CellularPanel.svelte';
 import InfraredPanel from './InfraredPanel.svelte';
 import IpPanel from './IpPanel.svelte';
@@ -23,6 +24,7 @@ export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = 
     'packet-radio': PacketPanel,
     infrared: InfraredPanel,
     'keyed-radio': KeyedPanel,
+    can: CanPanel,
     cellular: CellularPanel,
     ip: IpPanel,
     serial: SerialPanel,

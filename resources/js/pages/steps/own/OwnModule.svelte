@@ -22,10 +22,12 @@
         { value: 'pwm', name: 'PWM' },
         { value: 'analogue', name: 'analogue input' },
         { value: 'interrupt', name: 'input with interrupt' },
-        ...['spi.sck', 'spi.mosi', 'spi.miso', 'i2c.sda', 'i2c.scl', 'uart.rx', 'uart.tx'].map((line) => ({
-            value: line,
-            name: line.replace('.', ' ').toUpperCase(),
-        })),
+        ...['spi.sck', 'spi.mosi', 'spi.miso', 'i2c.sda', 'i2c.scl', 'uart.rx', 'uart.tx', 'can.rx', 'can.tx'].map(
+            (line) => ({
+                value: line,
+                name: line.replace('.', ' ').toUpperCase(),
+            }),
+        ),
     ];
 
     function put(label: string, changed: Description): void {
