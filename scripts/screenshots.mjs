@@ -61,15 +61,6 @@ const views = {
         async (page) =>
             page.getByRole('region', { name: 'Steps of Evening round' }).evaluate((one) => one.scrollIntoView()),
     ],
-    stick: [
-        linden,
-        'nodes/{node Stick box}',
-        'light',
-        async (page) => {
-            await page.getByRole('button', { name: 'More of Drive 1' }).click();
-            await page.getByLabel('Expo, % of Drive 1').evaluate((one) => one.scrollIntoView({ block: 'center' }));
-        },
-    ],
     'switch-table': [linden, 'routes'],
     power: [linden, 'power/{node Gate post}'],
     pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],

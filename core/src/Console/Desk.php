@@ -6,6 +6,8 @@ namespace Rundfunk\Console;
 
 use Rundfunk\Build\NoSuchArtefact;
 use Rundfunk\Calculator\BadInput;
+use Rundfunk\Learn\HearsRecordings;
+use Rundfunk\Learn\LearningRefused;
 use Rundfunk\OutOfRange;
 use Rundfunk\Plan\NotInPlan;
 use Rundfunk\Shape\PlanRefused;
@@ -31,6 +33,9 @@ final readonly class Desk
         $application->add(new ExportCommand($knowledge));
         $application->add(new SecretsCommand($knowledge));
         $application->add(new CalcCommand(Shipped::calculators()));
+        foreach ($knowledge->media->everyOffering(HearsRecordings::class) as $hears) {
+            $application->add(new HearCommand($hears));
+        }
 
         return $application;
     }
@@ -44,7 +49,7 @@ final readonly class Desk
             foreach ($refused->problems as $problem) {
                 $errors->writeln("{$problem->place} {$problem->message}", OutputInterface::OUTPUT_RAW);
             }
-        } catch (BadInput|OutOfRange|NotInPlan|NoSuchArtefact|NoSuchView|BadCommand|ConsoleException $error) {
+        } catch (BadInput|OutOfRange|NotInPlan|NoSuchArtefact|NoSuchView|BadCommand|LearningRefused|ConsoleException $error) {
             $errors->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
         }
 

@@ -18,4 +18,15 @@ interface HearsRecordings
      * @throws LearningRefused
      */
     public function heard(string $text, ?string $after, ?int $times, ?array $signal): RecordingShown;
+
+    /** @return list<string> forms in which recordings are written, by name */
+    public function forms(): array;
+
+    /**
+     * @param  string  $form  one of them
+     * @return string the same recording in that form
+     *
+     * @throws LearningRefused
+     */
+    public function rewritten(string $text, string $form): string;
 }

@@ -191,4 +191,21 @@ final class DeskTest extends CoreTestCase
         self::assertStringContainsString($message, $errors);
         self::assertStringNotContainsString('#0', $errors.$output);
     }
+
+    public function test_a_recording_is_looked_through_and_written_in_another_form(): void
+    {
+        foreach (['before' => 0, 'after' => 4] as $name => $bit) {
+            file_put_contents($this->folder."/{$name}.json", implode("\n", array_map(static fn (int $frame): string => sprintf('(1700000000.%06d) can0 2A1#0%d%02X', 10_000 * $frame, $bit, $frame), range(0, 60))));
+        }
+        [$code, $text] = $this->rundfunk('hear', 'before.json', '--after=after.json');
+        self::assertSame(0, $code);
+        self::assertStringContainsString('2A1 byte 0 bit 2: 0 in all 61 before, 1 in all 61 after', $text);
+        $shown = json_decode($this->rundfunk('hear', 'before.json', '--after=after.json', '--format=json')[1], true, 16, JSON_THROW_ON_ERROR);
+        self::assertIsArray($shown);
+        self::assertSame(2, $shown['found'][0]['place']);
+        file_put_contents($this->folder.'/other.json', $this->rundfunk('hear', 'before.json', '--format=asc')[1]);
+        self::assertSame($this->rundfunk('hear', 'before.json')[1], $this->rundfunk('hear', 'other.json')[1]);
+        self::assertSame([2, '', "There is no file \"nowhere\" that can be read.\n"], $this->rundfunk('hear', 'nowhere'));
+        self::assertSame(2, $this->rundfunk('hear', 'cut.json')[0]);
+    }
 }

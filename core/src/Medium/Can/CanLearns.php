@@ -19,6 +19,7 @@ use Rundfunk\Medium\Can\Find\Candidate;
 use Rundfunk\Medium\Can\Find\FindsBit;
 use Rundfunk\Medium\Can\Find\Heard;
 use Rundfunk\Medium\Can\Log\ReadsRecording;
+use Rundfunk\Medium\Can\Log\WritesRecording;
 use Rundfunk\Plan\BusSignal;
 
 /** What recordings of a bus and DBC files say. */
@@ -62,6 +63,22 @@ final readonly class CanLearns implements HearsRecordings, ReadsDescriptions
             $drawnS,
             $drawn,
         );
+    }
+
+    public function forms(): array
+    {
+        return ['candump', 'asc'];
+    }
+
+    public function rewritten(string $text, string $form): string
+    {
+        try {
+            $recording = ReadsRecording::from($text);
+        } catch (RecordingRefused $refused) {
+            throw LearningRefused::because($refused->getMessage());
+        }
+
+        return $form === 'asc' ? WritesRecording::asc($recording) : WritesRecording::candump($recording);
     }
 
     public function described(string $text): DescriptionShown
