@@ -47,7 +47,7 @@ final class HearTest extends FeatureTestCase
     {
         $user = self::user();
         $plan = $this->linden($user);
-        $shown = $this->actingAs($user)->describe($plan, ['text' => "BO_ 673 State: 8 Box\n SG_ Charge : 0|10@1+ (0.1,0) [0|100] \"%\" Vector__XXX\n SG_ More m1 : 16|8@1+ (1,0) [0|0] \"\" Vector__XXX\n"])->assertOk();
+        $shown = $this->actingAs($user)->describe($plan, ['text' => "BO_ 673 State: 8 Box\n SG_ Charge : 0|10@1+ (0.1,0) [0|100] \"%\" Nobody__XXX\n SG_ More m1 : 16|8@1+ (1,0) [0|0] \"\" Nobody__XXX\n"])->assertOk();
         $shown->assertJsonPath('things.0.name', 'State')->assertJsonPath('things.0.sender', 'Box')->assertJsonPath('things.0.says', '2A1: Charge')->assertJsonPath('things.0.values.identifier', 673)->assertJsonPath('things.0.values.signals.0.scale', 0.1);
         self::assertStringContainsString('More of State', (string) json_encode($shown->json('leftOut')));
     }

@@ -89,8 +89,8 @@ final readonly class CanFaults
     /** Drives that say a lot on a slow bus: one of ours comes late, and hears what it does not need. */
     private static function belts(Sketch $sketch): void
     {
-        // can-load-high, can-message-late, can-filters-leak
-        $sketch->link('belt-bus', 'Belt bus', 'can', ['bitrate' => 50_000, 'lengthM' => 20.0])->node('belts', 'Belts', NodeKind::Fixture, 'depot', null)->join('belt-bus', 'belts', Role::Both, null, ['terminated' => true]);
+        // can-load-high, can-message-late, can-filters-leak, can-length-unknown
+        $sketch->link('belt-bus', 'Belt bus', 'can', ['bitrate' => 50_000])->node('belts', 'Belts', NodeKind::Fixture, 'depot', null)->join('belt-bus', 'belts', Role::Both, null, ['terminated' => true]);
         self::board($sketch, 'belt-a', 'Belt desk', false);
         self::board($sketch, 'belt-b', 'Belt board', false);
         $sketch->module('belt-stick', 'belt-a', 'joystick', 'Stick')->control('belt-axis', 'belt-a', 'Belt stick', ControlKind::Axis, 'belt-stick', 'X', ['everyMs' => 10])
@@ -113,11 +113,12 @@ final readonly class CanFaults
     /** One that speaks to one that only listens. */
     private static function alone(Sketch $sketch): void
     {
-        // can-nobody-acknowledges
+        // can-nobody-acknowledges, can-length-differs
         $sketch->link('shed-bus', 'Depot shed bus', 'can', ['lengthM' => 5.0]);
         self::board($sketch, 'lone-a', 'Shed desk');
         self::board($sketch, 'lone-b', 'Shed board', false);
-        $sketch->join('shed-bus', 'lone-a', Role::Both, 'lone-a-can', ['identifier' => 0x210, 'terminated' => true])->join('shed-bus', 'lone-b', Role::Receives, 'lone-b-can', ['listenOnly' => true, 'terminated' => true])
+        $sketch->cable('shed-cable', 'lone-a', 'lone-b', 'Shed bus cable', ['lengthM' => 12.0, 'mm2' => 0.34, 'twisted' => true], [['core' => 1, 'use' => 'a', 'link' => 'shed-bus'], ['core' => 2, 'use' => 'b', 'link' => 'shed-bus']])
+            ->join('shed-bus', 'lone-a', Role::Both, 'lone-a-can', ['identifier' => 0x210, 'terminated' => true])->join('shed-bus', 'lone-b', Role::Receives, 'lone-b-can', ['listenOnly' => true, 'terminated' => true])
             ->route('lone-a-key', Action::On, 'lone-b-lamp')->hop('lone-a-key lone-b-lamp on', 'shed-bus', 'lone-a', 'lone-b', 1);
     }
 }

@@ -45,7 +45,7 @@ final class Board
     {
         foreach ($this->tables->reads as $at => $read) {
             $key = $read['message']->of->identifier | ($read['message']->of->extended ? Recording::EXTENDED : 0);
-            if ($key === $id && strlen($data) >= $read['message']->of->bytes) {
+            if ($key === $id && strlen($data) >= $read['signal']->bytes()) {
                 $this->values[$at] = ['value' => $read['signal']->thousandths($data), 'atMs' => $nowMs & 0xFFFF_FFFF];
             }
         }

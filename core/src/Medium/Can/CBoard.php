@@ -78,7 +78,7 @@ final readonly class CBoard
         $lines = ['/* A frame that came, as a message; whether it is one. */', 'static inline uint8_t node_from_{l}(struct {l}_state *bus, const struct {l}_frame *frame, uint32_t now_ms, struct node_message *heard)', '{', '    (void)bus; (void)frame; (void)now_ms; (void)heard;'];
         foreach ($this->tables->reads as $at => $read) {
             $lines = [...$lines,
-                '    if ('.self::isFrame($read['message']->of->identifier, $read['message']->of->extended)." && frame->bytes >= {$read['message']->of->bytes}) { /* ".CNames::comment("{$read['message']->of->name}: {$read['signal']->name}").' */',
+                '    if ('.self::isFrame($read['message']->of->identifier, $read['message']->of->extended)." && frame->bytes >= {$read['signal']->bytes()}) { /* ".CNames::comment("{$read['message']->of->name}: {$read['signal']->name}").' */',
                 ...self::readLines($read['signal'], $at),
                 "        bus->at_ms[{$at}] = now_ms;", "        bus->known[{$at}] = 1;", '    }',
             ];

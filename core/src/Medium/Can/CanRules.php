@@ -12,6 +12,8 @@ use Rundfunk\Medium\Can\Rule\ForeignTold;
 use Rundfunk\Medium\Can\Rule\FunctionUnknown;
 use Rundfunk\Medium\Can\Rule\IdentifierMissing;
 use Rundfunk\Medium\Can\Rule\IdentifierShared;
+use Rundfunk\Medium\Can\Rule\LengthDiffers;
+use Rundfunk\Medium\Can\Rule\LengthUnknown;
 use Rundfunk\Medium\Can\Rule\ListenerTells;
 use Rundfunk\Medium\Can\Rule\LoadHigh;
 use Rundfunk\Medium\Can\Rule\MessageLate;
@@ -38,6 +40,8 @@ final readonly class CanRules implements HasRules
         return [
             new RateUnreachable,
             new BusTooLong,
+            new LengthUnknown,
+            new LengthDiffers,
             new StubTooLong,
             new TerminatorsWrong,
             new TerminatorOnForeign,

@@ -35,7 +35,13 @@ final readonly class CanSignal
 
     public function fits(int $bytes): bool
     {
-        return max($this->places()) < 8 * $bytes;
+        return $this->bytes() <= $bytes;
+    }
+
+    /** @return int how many bytes of a frame it takes to read it */
+    public function bytes(): int
+    {
+        return intdiv(max($this->places()), 8) + 1;
     }
 
     /** @return int what its bits are, its sign counted; of 64 unsigned bits what is beyond 63 wraps */

@@ -128,10 +128,10 @@ final class DbcTest extends CoreTestCase
             VERSION ""
             BU_: Box
             BO_ 2566844926 Motor: 8 Box
-             SG_ Kind M : 0|8@1+ (1,0) [0|0] "" Vector__XXX
-             SG_ Speed m1 : 8|16@1+ (1,0) [0|0] "" Vector__XXX
-             SG_ Warmth : 24|32@1- (1,0) [0|0] "" Vector__XXX
-             SG_ Power : 7|16@0- (0.1,-5) [0|0] "kW" Vector__XXX
+             SG_ Kind M : 0|8@1+ (1,0) [0|0] "" Nobody__XXX
+             SG_ Speed m1 : 8|16@1+ (1,0) [0|0] "" Nobody__XXX
+             SG_ Warmth : 24|32@1- (1,0) [0|0] "" Nobody__XXX
+             SG_ Power : 7|16@0- (0.1,-5) [0|0] "kW" Nobody__XXX
             CM_ BO_ 2566844926 "two
             BO_ 7 Lies: 8 Box
             lines";
@@ -139,7 +139,7 @@ final class DbcTest extends CoreTestCase
             VAL_ 2566844926 Kind 0 "off, really" 1 "on" ;
             BA_DEF_DEF_ "GenMsgCycleTime" 50;
             BO_ 9 Long: 64 Box
-             SG_ Far : 100|8@1+ (1,0) [0|0] "" Vector__XXX
+             SG_ Far : 100|8@1+ (1,0) [0|0] "" Nobody__XXX
             DBC);
         self::assertSame(['Speed of Motor is there only under some figure of another.', 'Warmth of Motor is a floating-point number.', 'Long has 64 bytes: that is no frame of a classic bus.'], $read->leftOut);
         self::assertCount(1, $read->messages);

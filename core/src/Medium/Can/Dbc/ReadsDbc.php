@@ -20,6 +20,9 @@ final class ReadsDbc
 
     private const EXTENDED = 0x8000_0000;
 
+    /** How the name ends that stands for no node. */
+    private const NOBODY = '__XXX';
+
     /** Where a file keeps signals that no message has. */
     private const NO_MESSAGE = 0xC000_0000;
 
@@ -127,7 +130,7 @@ final class ReadsDbc
         }
         $this->current = $key;
         $this->messages[$key] = new BusMessage('', '', mb_substr($found[2], 0, 80), $id, $extended, (int) $found[3]);
-        $this->senders[$key] = $found[4] === 'Vector__XXX' ? '' : $found[4];
+        $this->senders[$key] = str_ends_with($found[4], self::NOBODY) ? '' : $found[4];
     }
 
     private function signal(int $number, string $statement): void

@@ -33,7 +33,7 @@ final readonly class WritesDbc
                 $name = $ofMessage->name(self::name($signal->name));
                 $bits = new CanSignal($signal);
                 [$least, $most] = $bits->range();
-                $lines[] = " SG_ {$name} : {$signal->start}|{$signal->bits}@".($signal->highFirst ? '0' : '1').($signal->signed ? '-' : '+').' ('.self::figure($signal->scale).','.self::figure($signal->offset).') ['.self::figure(round($least, 9)).'|'.self::figure(round($most, 9)).'] "'.self::quoted($signal->unit).'" Vector__XXX';
+                $lines[] = " SG_ {$name} : {$signal->start}|{$signal->bits}@".($signal->highFirst ? '0' : '1').($signal->signed ? '-' : '+').' ('.self::figure($signal->scale).','.self::figure($signal->offset).') ['.self::figure(round($least, 9)).'|'.self::figure(round($most, 9)).'] "'.self::quoted($signal->unit).'" '.$names[$one->sender];
                 if ($bits->valueNames() !== []) {
                     $values[] = "VAL_ {$key} {$name} ".implode(' ', array_map(static fn (int $figure, string $word): string => "{$figure} \"".self::quoted($word).'"', array_keys($bits->valueNames()), $bits->valueNames())).' ;';
                 }

@@ -31,7 +31,7 @@ final readonly class SignalOutside implements EndRule
                 if ($signal->fits($message->of->bytes)) {
                     continue;
                 }
-                $bytes = $signal->fits(CanFrame::BYTES_MOST) ? intdiv(max($signal->places()), 8) + 1 : null;
+                $bytes = $signal->fits(CanFrame::BYTES_MOST) ? $signal->bytes() : null;
                 yield Finding::fault(
                     "{$signal->name} begins at bit {$signal->of->start} and is {$signal->of->bits} long: {$message->of->name} has ".Figures::counted($message->of->bytes, 'byte'),
                     Spot::of($message->of, "{$message->of->name} of {$end->node->name}", 'signals'),

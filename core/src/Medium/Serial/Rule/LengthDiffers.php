@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial\Rule;
 
+use Rundfunk\Cables\Laid;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -14,8 +15,6 @@ use Rundfunk\Figures;
 use Rundfunk\Medium\Serial\SerialCables;
 use Rundfunk\Medium\Serial\SerialSettings;
 use Rundfunk\Medium\Serial\Topology;
-use Rundfunk\Plan\Cable;
-use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 
@@ -26,21 +25,9 @@ final readonly class LengthDiffers implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         $settings = SerialSettings::of($link);
-        $laidM = 0.0;
-        $longestM = 0.0;
-        foreach ((new SerialCables)->stretches($look->plan, $link) as [$from, $to]) {
-            $here = 0.0;
-            foreach ([[$from, $to], [$to, $from]] as [$one, $other]) {
-                foreach ($look->plan->having(Cable::class, 'fromId', $one) as $cable) {
-                    $carries = array_filter($cable->uses, static fn (CableCore $core): bool => $core->linkId === $link->id) !== [];
-                    $here = max($here, $carries && $cable->toId === $other ? $cable->lengthM ?? 0.0 : 0.0);
-                }
-            }
-            $laidM += $here;
-            $longestM = max($longestM, $here);
-        }
+        $stretches = Laid::metres($look->plan, $link, new SerialCables);
         // Around a ring each stretch begins anew.
-        $atLeastM = $settings->topology === Topology::Ring ? $longestM : $laidM;
+        $atLeastM = $settings->topology === Topology::Ring ? max([0.0, ...$stretches]) : array_sum($stretches);
         if ($atLeastM <= 0.0 || ($settings->lengthM !== null && $settings->lengthM >= $atLeastM - 0.05)) {
             return;
         }
