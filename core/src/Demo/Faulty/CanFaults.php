@@ -71,6 +71,8 @@ final readonly class CanFaults
             ->join('van-bus', 'van', Role::Both)
             // can-not-silent, can-terminator-on-foreign
             ->join('van-bus', 'van-node', Role::Both, 'van-node-can', ['terminated' => true])
+            // can-identifier-impossible
+            ->busMessage('van-seat', 'van-bus', 'van', 'Seat', 0x9A0, ['periodMs' => 1_000])
             // can-signal-outside, can-signals-overlap, can-signal-twice
             ->busMessage('van-lights', 'van-bus', 'van', 'Lights', 0x12A, ['bytes' => 2, 'periodMs' => 100], [['name' => 'Dipped', 'start' => 0], ['name' => 'Level', 'start' => 0, 'bits' => 4], ['name' => 'Far', 'start' => 20]])
             ->busMessage('van-doors', 'van-bus', 'van', 'Doors', 0x2B0, ['bytes' => 8], [['name' => 'Open', 'start' => 3], ['name' => 'Dipped', 'start' => 4], ['name' => 'Counter', 'start' => 8, 'bits' => 40]])

@@ -12,7 +12,10 @@ final class Board
     /** @var array<int, array{value: int, atMs: int}> what was read last, by place among the readings */
     private array $values = [];
 
-    /** @var array<int, int> the last number of each that commands it, by identifier */
+    /** A frame whose last bit was harmed comes again at once; the same number later is another command, of a board that has started again. */
+    public const AGAIN_MS = 100;
+
+    /** @var array<int, array{sequence: int, atMs: int}> the last of each that commands it, by identifier */
     private array $heard = [];
 
     private int $sequence = 0;
@@ -51,10 +54,14 @@ final class Board
         }
         foreach ($this->tables->hears as $hears) {
             $frame = $hears['id'] === $id ? OwnFrame::of($data) : null;
-            if ($frame === null || $frame->to !== $this->tables->number || ($this->heard[$id] ?? null) === $frame->sequence) {
+            if ($frame === null || $frame->to !== $this->tables->number) {
                 continue;
             }
-            $this->heard[$id] = $frame->sequence;
+            $last = $this->heard[$id] ?? null;
+            $this->heard[$id] = ['sequence' => $frame->sequence, 'atMs' => $nowMs & 0xFFFF_FFFF];
+            if ($last !== null && $last['sequence'] === $frame->sequence && (($nowMs - $last['atMs']) & 0xFFFF_FFFF) < self::AGAIN_MS) {
+                continue;
+            }
 
             return new Message($this->link, $hears['node'], $frame->code, $frame->value);
         }

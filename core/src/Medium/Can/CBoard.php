@@ -24,7 +24,7 @@ final readonly class CBoard
     {
         $sent = array_sum(array_map(static fn (CanMessage $message): int => $message->of->bytes + 5, $tables->sends));
 
-        return 9 * count($tables->reads) + 2 * count($tables->hears) + ($tables->commands ? 1 : 0) + $sent + (self::isHollow($tables) ? 1 : 0);
+        return 9 * count($tables->reads) + 6 * count($tables->hears) + ($tables->commands ? 1 : 0) + $sent + (self::isHollow($tables) ? 1 : 0);
     }
 
     /** @return int bytes of program on an 8-bit board, about: a fit that the tests hold to the compiler */
@@ -57,7 +57,7 @@ final readonly class CBoard
             'struct {l}_frame {', '    uint32_t id;', '    uint8_t extended;', '    uint8_t bytes;', '    uint8_t data[8];', '};', '',
             'struct {l}_state {',
             ...($reads === 0 ? [] : ["    int32_t value[{$reads}];", "    uint32_t at_ms[{$reads}];", "    uint8_t known[{$reads}];"]),
-            ...($this->tables->hears === [] ? [] : ['    uint8_t last['.count($this->tables->hears).'];', '    uint8_t heard['.count($this->tables->hears).'];']),
+            ...($this->tables->hears === [] ? [] : ['    uint32_t heard_ms['.count($this->tables->hears).'];', '    uint8_t last['.count($this->tables->hears).'];', '    uint8_t heard['.count($this->tables->hears).'];']),
             ...($this->tables->commands ? ['    uint8_t sequence;'] : []),
             ...array_merge(...array_map(static fn (int $at, CanMessage $message): array => [...($message->of->bytes === 0 ? [] : ["    uint8_t data_{$at}[{$message->of->bytes}];"]), "    uint32_t sent_{$at}_ms;", "    uint8_t due_{$at};"], array_keys($this->tables->sends), $this->tables->sends)),
             ...(self::isHollow($this->tables) ? ['    uint8_t nothing;'] : []),
@@ -85,8 +85,10 @@ final readonly class CBoard
         }
         foreach ($this->tables->hears as $at => $hears) {
             $lines = [...$lines,
-                '    if ('.self::isFrame($hears['id'], false).' && frame->bytes == '.OwnFrame::BYTES." && frame->data[0] == {$this->tables->number} && !(bus->heard[{$at}] && bus->last[{$at}] == frame->data[1])) {",
-                "        bus->heard[{$at}] = 1;", "        bus->last[{$at}] = frame->data[1];",
+                '    if ('.self::isFrame($hears['id'], false).' && frame->bytes == '.OwnFrame::BYTES." && frame->data[0] == {$this->tables->number}) {",
+                "        uint8_t again = bus->heard[{$at}] && bus->last[{$at}] == frame->data[1] && (uint32_t)(now_ms - bus->heard_ms[{$at}]) < ".Board::AGAIN_MS.'UL;',
+                "        bus->heard[{$at}] = 1;", "        bus->last[{$at}] = frame->data[1];", "        bus->heard_ms[{$at}] = now_ms;",
+                '        if (again) {', '            return 0;', '        }',
                 '        heard->link = {link};', "        heard->node = {$hears['node']};", '        heard->code = frame->data[2];', '        heard->value = (int16_t)(uint16_t)(frame->data[3] | (uint16_t)((uint16_t)frame->data[4] << 8));',
                 '        return 1;', '    }',
             ];

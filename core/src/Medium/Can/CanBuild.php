@@ -81,12 +81,12 @@ final readonly class CanBuild implements AgreesOn, DescribesEnds, SetsUp, Writes
         }
         $filters = Filters::for($wanted, Overheard::on($bus, $endpoint));
         $lines = ['', '/* What its controller lets through: '.($filters->strangers === [] ? 'what this node needs, and nothing else that is known to be sent. */' : 'what this node needs, and '.implode(', ', array_map(Recording::hex(...), $filters->strangers)).', which it must drop. */')];
-        foreach ($filters->banks as $bank => ['mask' => $mask, 'extended' => $extended, 'filters' => $values]) {
+        foreach ($filters->banks as $bank => $own) {
+            // A bank that is not needed lets through what the other does: none may stay open.
+            ['mask' => $mask, 'extended' => $extended, 'filters' => $values] = $own['filters'] === [] ? $filters->banks[1 - $bank] : $own;
             $lines[] = sprintf('#define %s_MASK_%d 0x%X%s', $prefix, $bank, $mask, $extended ? 'UL /* 29 bits */' : '');
-            // A filter that is not needed says what another says already.
-            $rest = $values[0] ?? ($extended ? null : Recording::bare($wanted[0]) & $mask);
             foreach (range(0, [1, 3][$bank] ?? 0) as $place) {
-                $lines[] = sprintf('#define %s_FILTER_%d_%d 0x%X%s', $prefix, $bank, $place, $values[$place] ?? $rest ?? 0, $extended ? 'UL' : '');
+                $lines[] = sprintf('#define %s_FILTER_%d_%d 0x%X%s', $prefix, $bank, $place, $values[$place] ?? $values[0] ?? 0, $extended ? 'UL' : '');
             }
         }
 

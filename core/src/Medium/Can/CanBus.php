@@ -193,7 +193,7 @@ final readonly class CanBus
     {
         $sent = array_map(static fn (Traffic $one): Sent => $one->sent, $this->apart());
 
-        return $sent === [] ? null : new ResponseTimes($this->settings->bitrate, array_slice($sent, 0, 200));
+        return $sent === [] ? null : new ResponseTimes($this->settings->bitrate, array_slice($sent, 0, ResponseTimes::MOST_MESSAGES));
     }
 
     /** @return list<float> the resistors that are on */

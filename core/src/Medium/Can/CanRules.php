@@ -10,6 +10,7 @@ use Rundfunk\Medium\Can\Rule\FiltersLeak;
 use Rundfunk\Medium\Can\Rule\ForeignNotSilent;
 use Rundfunk\Medium\Can\Rule\ForeignTold;
 use Rundfunk\Medium\Can\Rule\FunctionUnknown;
+use Rundfunk\Medium\Can\Rule\IdentifierImpossible;
 use Rundfunk\Medium\Can\Rule\IdentifierMissing;
 use Rundfunk\Medium\Can\Rule\IdentifierShared;
 use Rundfunk\Medium\Can\Rule\LengthDiffers;
@@ -51,6 +52,7 @@ final readonly class CanRules implements HasRules
             new ListenerTells,
             new NobodyAcknowledges,
             new IdentifierMissing,
+            new IdentifierImpossible,
             new IdentifierShared,
             new LoadHigh,
             new MessageLate,

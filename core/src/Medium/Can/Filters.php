@@ -13,6 +13,8 @@ final readonly class Filters
     /** How many filters each mask has. */
     private const BANKS = [2, 4];
 
+    private const TRIED_ALL = 8;
+
     /**
      * @param  list<array{mask: int, extended: bool, filters: list<int>}>  $banks  identifiers as frames have them
      * @param  list<int>  $strangers  identifiers that come through though nobody wants them
@@ -22,7 +24,7 @@ final readonly class Filters
     }
 
     /**
-     * As few strangers as can be: the wanted are parted onto the banks and gathered under masks, the cheapest union first.
+     * Few strangers: of up to eight wanted every parting onto the two banks is tried, and under a mask those bits go whose loss lets the fewest in.
      *
      * @param  list<int>  $wanted  with {@see Recording::EXTENDED} where of 29 bits
      * @param  list<int>  $known  all that is known to be on the bus
@@ -65,7 +67,7 @@ final readonly class Filters
         }
         $all = [...$short, ...$long];
         $count = count($all);
-        if ($count <= 10) {
+        if ($count <= self::TRIED_ALL) {
             for ($choice = 0; $choice < 1 << $count; $choice++) {
                 $first = array_values(array_filter($all, static fn (int $id, int $at): bool => (($choice >> $at) & 1) === 1, ARRAY_FILTER_USE_BOTH));
                 yield [$first, array_values(array_diff($all, $first))];
@@ -89,37 +91,25 @@ final readonly class Filters
         $extended = $ids !== [] && Recording::isExtended($ids[0]);
         $whole = $extended ? CanFrame::EXTENDED_MOST : CanFrame::STANDARD_MOST;
         $bare = array_map(Recording::bare(...), $ids);
+        $beside = array_map(Recording::bare(...), array_filter($others, static fn (int $id): bool => Recording::isExtended($id) === $extended));
+        $under = static fn (int $mask): array => array_fill_keys(array_map(static fn (int $id): int => $id & $mask, $bare), true);
         $mask = $whole;
-        $under = static fn (int $mask): array => array_values(array_unique(array_map(static fn (int $id): int => $id & $mask, $bare)));
         $values = $under($mask);
         while (count($values) > $filters) {
-            // Of the bits that still part them the one whose loss lets the fewest others in.
-            $cheapest = null;
+            // Of the bits that still part them the one whose loss lets the fewest others in; where no one bit joins two, the lowest.
+            $cheapest = [[PHP_INT_MAX, 0], $mask & -$mask];
             for ($bit = 1; $bit <= $whole; $bit <<= 1) {
-                if (($mask & $bit) === 0) {
-                    continue;
-                }
-                $kept = count(array_unique(array_map(static fn (int $id): int => $id & $mask & ~$bit, $bare)));
-                if ($kept === count($values)) {
-                    continue;
-                }
-                $in = count(array_filter($others, static fn (int $id): bool => Recording::isExtended($id) === $extended && in_array(Recording::bare($id) & $mask & ~$bit, array_map(static fn (int $one): int => $one & $mask & ~$bit, $bare), true)));
-                $cost = [$in, $kept];
-                if ($cheapest === null || $cost < $cheapest[0]) {
-                    $cheapest = [$cost, $bit];
+                $joined = ($mask & $bit) === 0 ? $values : $under($mask & ~$bit);
+                if (count($joined) < count($values)) {
+                    $in = count(array_filter($beside, static fn (int $id): bool => isset($joined[$id & $mask & ~$bit])));
+                    $cheapest = min($cheapest, [[$in, count($joined)], $bit]);
                 }
             }
-            if ($cheapest === null) {
-                // No one bit joins two: the lowest goes.
-                $mask &= $mask - 1;
-            } else {
-                $mask &= ~$cheapest[1];
-            }
+            $mask &= ~$cheapest[1];
             $values = $under($mask);
         }
 
-        // An empty bank repeats what lets nobody else in: the filter of an identifier that nobody sends would do as well, but none is known to be free.
-        return ['mask' => $ids === [] ? $whole : $mask, 'extended' => $extended, 'filters' => $values];
+        return ['mask' => $ids === [] ? $whole : $mask, 'extended' => $extended, 'filters' => array_keys($values)];
     }
 
     /** @param  list<array{mask: int, extended: bool, filters: list<int>}>  $banks */

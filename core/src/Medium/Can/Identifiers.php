@@ -50,7 +50,7 @@ final readonly class Identifiers
                 continue;
             }
             $moved = new Sent($id, false, $own->sent->bytes, $own->sent->periodNs, $own->sent->deadlineNs);
-            $after = new ResponseTimes($bus->settings->bitrate, [$moved, ...array_map(static fn (Traffic $one): Sent => $one->sent, $others)]);
+            $after = new ResponseTimes($bus->settings->bitrate, [$moved, ...array_map(static fn (Traffic $one): Sent => $one->sent, array_slice($others, 0, ResponseTimes::MOST_MESSAGES - 1))]);
             $worst = $after->worstNs($moved);
             $isLate = static fn (?ResponseTimes $times, Sent $sent): bool => ($times?->worstNs($sent) ?? PHP_INT_MAX) > $sent->deadlineNs;
             $made = array_filter($others, static fn (Traffic $one): bool => $isLate($after, $one->sent) && ! $isLate($before, $one->sent));

@@ -15,7 +15,12 @@ use Rundfunk\OutOfRange;
  */
 final readonly class ResponseTimes
 {
-    private const MOST_MESSAGES = 200;
+    public const MOST_MESSAGES = 200;
+
+    private const LONGEST_PERIOD_MS = 3_600_000;
+
+    /** How often all that comes within some time is added up, for all of a bus together: what is not settled by then is all but full. */
+    private const SUMS_MOST = 200_000;
 
     private const SECOND_NS = 1_000_000_000;
 
@@ -33,7 +38,7 @@ final readonly class ResponseTimes
         OutOfRange::unless('messages', count($messages), 1, self::MOST_MESSAGES);
         foreach ($messages as $message) {
             OutOfRange::unless('bytes', $message->bytes, 0, CanFrame::BYTES_MOST);
-            OutOfRange::unless('period_ms', $message->periodNs / 1_000_000, 0.01, 1_000_000);
+            OutOfRange::unless('period_ms', $message->periodNs / 1_000_000, 0.01, self::LONGEST_PERIOD_MS);
             OutOfRange::unless('jitter_ms', $message->jitterNs / 1_000_000, 0, 1_000_000);
         }
     }
@@ -43,9 +48,10 @@ final readonly class ResponseTimes
     {
         $ahead = array_values(array_filter($this->messages, static fn (Sent $other): bool => $other->rank() < $message->rank()));
         $behind = array_filter($this->messages, static fn (Sent $other): bool => $other->rank() > $message->rank());
+        $left = intdiv(self::SUMS_MOST, count($this->messages));
         // What is under way is not broken off: the longest of the less urgent.
         $blocked = max([0, ...array_map($this->length(...), array_values($behind))]);
-        $busy = $this->settle($blocked + $this->length($message), fn (int $busy): int => $blocked + $this->released([...$ahead, $message], $busy));
+        $busy = $this->settle($left, $blocked + $this->length($message), fn (int $busy): int => $blocked + $this->released([...$ahead, $message], $busy));
         if ($busy === null) {
             return null;
         }
@@ -53,8 +59,8 @@ final readonly class ResponseTimes
         $waits = $blocked;
         for ($instance = 0; $instance < self::times($busy + $this->span($message->jitterNs), $this->span($message->periodNs)); $instance++) {
             $before = $blocked + $instance * $this->length($message);
-            $waits = $this->settle(max($waits, $before), fn (int $waits): int => $before + $this->released($ahead, $waits + self::SECOND_NS));
-            if ($waits === null) {
+            $waits = $this->settle($left, max($waits, $before), fn (int $waits): int => $before + $this->released($ahead, $waits + self::SECOND_NS));
+            if ($waits === null || --$left <= 0) {
                 return null;
             }
             $worst = max($worst, $this->span($message->jitterNs) + $waits - $instance * $this->span($message->periodNs) + $this->length($message));
@@ -66,13 +72,14 @@ final readonly class ResponseTimes
     /**
      * Until it grows no more.
      *
+     * @param  int  $left  how many steps may still be taken
      * @param  callable(int): int  $next  never less than before
      */
-    private function settle(int $from, callable $next): ?int
+    private function settle(int &$left, int $from, callable $next): ?int
     {
         $now = $from;
         while (($then = $next($now)) > $now) {
-            if ($then > self::LONGEST_S * self::SECOND_NS * $this->bitrate) {
+            if (--$left <= 0 || $then > self::LONGEST_S * self::SECOND_NS * $this->bitrate) {
                 return null;
             }
             $now = $then;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Can;
 
 use Rundfunk\Check\Look;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 
 /** A bus as it would be with other settings. */
@@ -31,6 +32,16 @@ final readonly class Trial
         }
 
         return self::late($changed) === [];
+    }
+
+    /** @return array{listenOnly: false, identifier: int}|null what lets an end speak that only listened; null where no identifier is free, or something would come late because of it */
+    public static function speaking(Look $look, CanBus $bus, Endpoint $endpoint): ?array
+    {
+        $settings = Identifiers::speaking($bus, $endpoint);
+        $draft = $look->plan->draft();
+        $draft->change($endpoint, ['settings' => [...$endpoint->settings, ...$settings ?? []]]);
+
+        return $settings !== null && self::keepsTime($bus, CanBus::of($draft->plan(), $bus->link)) ? $settings : null;
     }
 
     /** Whether nothing comes late that did not before, and there is time for all. */

@@ -231,6 +231,17 @@ final class CanCalculatorsTest extends CoreTestCase
         return $worst;
     }
 
+    /** All but full, of as many as there may be, each an hour apart or a millisecond: it is given up, and soon. */
+    public function test_a_bus_that_is_all_but_full_is_given_up(): void
+    {
+        $messages = [new Sent(0, false, 8, 1_081_000, 1_081_000), ...array_map(static fn (int $id): Sent => new Sent($id, false, 8, 3_600_000_000_000, 3_600_000_000_000), range(1, 199))];
+        $times = new ResponseTimes(125_000, $messages);
+        self::assertNull($times->worstNs($messages[0]));
+        self::assertNull($times->worstNs($messages[199]));
+        // An hour is no time that cannot be counted with.
+        self::assertSame(2_160_000, (new ResponseTimes(125_000, array_slice($messages, 1)))->worstNs($messages[1]));
+    }
+
     /** @return iterable<string, array{string, array<string, string>}> */
     public static function nonsense(): iterable
     {

@@ -56,7 +56,7 @@ final class CanLawsTest extends CoreTestCase
                 foreach (range(1, mt_rand(1, 3)) as $signal) {
                     $signals[] = ['name' => $one(["S{$number}{$message}{$signal}", 'Same']), 'start' => mt_rand(0, 63), 'bits' => $one([1, 1, 4, 12, 40]), 'highFirst' => mt_rand(0, 1) === 0, 'signed' => mt_rand(0, 2) === 0, 'scale' => $one([1.0, 0.1, -2.0]), 'equals' => $one([null, null, null, 1])];
                 }
-                $sketch->busMessage("m{$number}{$message}", 'l', $device, "Message {$message}", $one([0x100, 0x200 + $message, 0x600 + $number]), ['bytes' => $one([1, 4, 8]), 'periodMs' => $one([0, 2, 20, 1_000])], $signals);
+                $sketch->busMessage("m{$number}{$message}", 'l', $device, "Message {$message}", $one([0x100, 0x200 + $message, 0x600 + $number, 0x900]), ['bytes' => $one([1, 4, 8]), 'periodMs' => $one([0, 2, 20, 1_000])], $signals);
             }
             foreach (range(1, 2) as $reading) {
                 $sketch->control("{$device}r{$reading}", $device, $one(['Same', "Reading {$reading}"]), $one([ControlKind::Reading, ControlKind::Reading, ControlKind::Key]), null, $one([null, 'Same', "S{$number}11", 'Nothing']), ['threshold' => $one([0.5, 5.0, 500.0])]);

@@ -90,6 +90,8 @@ final class CanRulesTest extends CoreTestCase
         yield 'one that speaks to one that does not' => ['can-nobody-acknowledges', static fn () => $two(true), ['Desk speaks alone on Bus: nobody acknowledges']];
         yield 'no identifier' => ['can-identifier-missing', static fn () => self::bus(desk: ['identifier' => null]), ['Desk has no identifier on Bus']];
         yield 'none, and none needed' => ['can-identifier-missing', static fn () => self::bus(box: ['identifier' => null, 'listenOnly' => true]), []];
+        yield 'the highest of eleven bits' => ['can-identifier-impossible', static fn () => self::bus(message: ['id' => 0x7FF]), []];
+        yield 'one higher' => ['can-identifier-impossible', static fn () => self::bus(message: ['id' => 0x800]), ['800 of State has more than eleven bits']];
         yield 'an identifier of a maker\'s' => ['can-identifier-shared', static fn () => self::bus(message: ['id' => 0x201]), ['201 is sent by Desk and Drive: commands and State']];
         yield 'the same digits of the longer kind' => ['can-identifier-shared', static fn () => self::bus(message: ['id' => 0x201, 'extended' => true]), []];
         // Davis and others 2007: 135 bits a frame of eight bytes at worst, with a command of 105 bits each 100 ms.

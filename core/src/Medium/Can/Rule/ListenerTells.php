@@ -15,7 +15,7 @@ use Rundfunk\Medium\Can\Can;
 use Rundfunk\Medium\Can\CanBus;
 use Rundfunk\Medium\Can\CanEnd;
 use Rundfunk\Medium\Can\CanSettings;
-use Rundfunk\Medium\Can\Identifiers;
+use Rundfunk\Medium\Can\Trial;
 use Rundfunk\Plan\Spot;
 
 /** A node that only listens and is to say something. */
@@ -27,7 +27,7 @@ final readonly class ListenerTells implements HopRule
         if ($leg->link->medium !== Can::KEY || CanSettings::of($leg->link)->foreign || $leg->sender->kind->isBought() || ! CanEnd::of($look->plan, $leg->from)->listenOnly) {
             return;
         }
-        $speaking = Identifiers::speaking(CanBus::of($look->plan, $leg->link), $leg->from);
+        $speaking = Trial::speaking($look, CanBus::of($look->plan, $leg->link), $leg->from);
         yield Finding::fault(
             "{$leg->sender->name} only listens to {$leg->link->name}: {$leg->control->name} never gets through",
             Spot::of($leg->from, "{$leg->sender->name} on {$leg->link->name}", 'listenOnly'),

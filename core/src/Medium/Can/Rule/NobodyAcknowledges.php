@@ -13,7 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Can\Can;
 use Rundfunk\Medium\Can\CanBus;
 use Rundfunk\Medium\Can\CanSettings;
-use Rundfunk\Medium\Can\Identifiers;
+use Rundfunk\Medium\Can\Trial;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
@@ -34,7 +34,7 @@ final readonly class NobodyAcknowledges implements LinkRule
             return;
         }
         $name = $look->plan->node($awake[0]->nodeId)->name;
-        $speaking = Identifiers::speaking($bus, $listening[0]);
+        $speaking = Trial::speaking($look, $bus, $listening[0]);
         yield Finding::fault(
             "{$name} speaks alone on {$link->name}: nobody acknowledges",
             Spot::of($awake[0], "{$name} on {$link->name}"),

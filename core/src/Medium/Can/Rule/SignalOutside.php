@@ -39,7 +39,7 @@ final readonly class SignalOutside implements EndRule
                     'Look again at its place, its length and which byte comes first.',
                     $bytes === null ? null : self::fix($look, $end, $message, $bytes),
                     numbers: ['signal' => $signal->name],
-                    about: [$message->of->id, $signal->name, "from {$signal->of->start}"],
+                    about: [$message->of->id, $signal->name, "{$signal->of->bits} from {$signal->of->start}"],
                 );
             }
         }
