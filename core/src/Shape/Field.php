@@ -24,6 +24,7 @@ final readonly class Field
         public bool $assigned = false,
         public array $names = [],
         public bool $seldom = false,
+        public bool $hexadecimal = false,
     ) {
     }
 
@@ -199,30 +200,36 @@ final readonly class Field
     /** The same field, which may also be null and is null when absent. */
     public function nullable(): self
     {
-        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, $this->seldom);
+        return new self($this->name, $this->type, $this->doc, false, true, null, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, $this->seldom, $this->hexadecimal);
     }
 
     public function titled(string $title): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned, $this->names, $this->seldom);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $title, $this->assigned, $this->names, $this->seldom, $this->hexadecimal);
     }
 
     /** @param  list<string>  $names  of the choices, in their order */
     public function named(array $names): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $names, $this->seldom);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $names, $this->seldom, $this->hexadecimal);
     }
 
     /** Assign hands it out, so that a user may want to pin it. */
     public function assigned(): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true, $this->names, $this->seldom);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, true, $this->names, $this->seldom, $this->hexadecimal);
     }
 
     /** Most leave it as it is: a screen shows it when it is asked for, or is otherwise than usual. */
     public function seldom(): self
     {
-        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, true);
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, true, $this->hexadecimal);
+    }
+
+    /** A whole number that people write in hexadecimal. */
+    public function hexadecimal(): self
+    {
+        return new self($this->name, $this->type, $this->doc, $this->required, $this->nullable, $this->default, $this->refers, $this->unit, $this->title, $this->assigned, $this->names, $this->seldom, true);
     }
 
     /** @param  array<array-key, mixed>  $raw */

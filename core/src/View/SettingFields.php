@@ -37,6 +37,7 @@ final readonly class SettingFields
             'nullable' => $field->nullable,
             'assigned' => $field->assigned,
             'seldom' => $field->seldom,
+            'hexadecimal' => $field->hexadecimal,
             'default' => is_scalar($field->default) ? $field->default : null,
             'unit' => $field->unit,
             'doc' => $field->doc,
@@ -49,7 +50,7 @@ final readonly class SettingFields
         return Schema::object([
             'name' => Schema::text(), 'title' => Schema::text(), 'kind' => Schema::oneOf('choice', 'whole', 'number', 'flag', 'text'),
             'choices' => Schema::listOf(['type' => ['integer', 'string']]), 'choiceNames' => Schema::listOf(Schema::text()), 'lowest' => Schema::orNull(Schema::number()), 'highest' => Schema::orNull(Schema::number()),
-            'longest' => Schema::orNull(Schema::whole()), 'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'seldom' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
+            'longest' => Schema::orNull(Schema::whole()), 'nullable' => Schema::flag(), 'assigned' => Schema::flag(), 'seldom' => Schema::flag(), 'hexadecimal' => Schema::flag(), 'default' => ['type' => ['string', 'number', 'boolean', 'null']], 'unit' => Schema::orNull(Schema::text()), 'doc' => Schema::text(),
         ]);
     }
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../lib/api';
-    import { typed } from '../lib/typed';
+    import { hex, typed, typedHex } from '../lib/typed';
     import { change, remove, workspace } from '../lib/workspace.svelte';
     import CheckField from '../widgets/CheckField.svelte';
     import RemoveButton from '../widgets/RemoveButton.svelte';
@@ -30,18 +30,6 @@
         }
         put('Signals', { signals: [...message.signals, { name: `Signal ${number}`, start: 0, bits: 1 } as Signal] });
     }
-
-    const hex = $derived(
-        message.identifier
-            .toString(16)
-            .toUpperCase()
-            .padStart(message.extended ? 8 : 3, '0'),
-    );
-    /** As people who listen to a bus write it: hexadecimal, with or without 0x. What is none goes on as it is, to be refused in words. */
-    const fromHex = (text: string): number => {
-        const digits = text.trim().replace(/^0x/i, '');
-        return /^[0-9a-f]{1,8}$/i.test(digits) ? parseInt(digits, 16) : (text as unknown as number);
-    };
 </script>
 
 {#snippet number(at: number, field: keyof Signal, label: string, spoken: string, width: string)}
@@ -68,8 +56,8 @@
             label="Identifier"
             mono
             class="w-[96px]"
-            value={hex}
-            onsave={(text) => put('Identifier', { identifier: fromHex(text) })}
+            value={hex(message.identifier, message.extended ? 8 : 3)}
+            onsave={(text) => put('Identifier', { identifier: typedHex(text) as number })}
         />
         <CheckField
             label="29 bits"

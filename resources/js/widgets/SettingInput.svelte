@@ -1,6 +1,6 @@
 <script lang="ts">
     import type { Schemas } from '../lib/api';
-    import { typed } from '../lib/typed';
+    import { hex, typed, typedHex } from '../lib/typed';
     import PinButton from './PinButton.svelte';
     import SelectField from './SelectField.svelte';
     import TextField from './TextField.svelte';
@@ -47,6 +47,9 @@
     const choiceWidth = $derived(longestChoice > 19 ? 'w-[206px]' : longestChoice > 8 ? 'w-[158px]' : 'w-[104px]');
 
     function said(text: string): Value {
+        if (field.hexadecimal) {
+            return typedHex(text);
+        }
         return field.kind === 'text' ? (text === '' && field.nullable ? null : text) : typed(text);
     }
 </script>
@@ -86,7 +89,7 @@
             {quiet}
             mono
             class={width}
-            value={String(value ?? '')}
+            value={field.hexadecimal ? hex(value) : String(value ?? '')}
             placeholder={field.nullable ? (empty ?? (width === narrow ? 'none' : 'none yet')) : ''}
             onsave={(text) => onsave(said(text))}
         />

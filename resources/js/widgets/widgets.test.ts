@@ -19,6 +19,7 @@ const field = (more: Partial<Schemas['SettingField']>): Schemas['SettingField'] 
     nullable: true,
     assigned: false,
     seldom: false,
+    hexadecimal: false,
     default: null,
     longest: null,
     choiceNames: [],

@@ -44,7 +44,7 @@ final readonly class CanEnd
     public static function shape(): Shape
     {
         return Shape::of(
-            Field::whole('identifier', 0, CanFrame::STANDARD_MOST, 'Under which it sends the commands of this plan: the lower, the more urgent.')->nullable()->titled('Identifier')->assigned(),
+            Field::whole('identifier', 0, CanFrame::STANDARD_MOST, 'Under which it sends the commands of this plan: the lower, the more urgent.')->nullable()->titled('Identifier')->assigned()->hexadecimal(),
             Field::flag('listenOnly', 'Whether its controller is set to listen and never drives the bus, not even to acknowledge.')->titled('Only listens'),
             Field::flag('terminated', 'Whether its resistor between the two wires is on.')->titled('Resistor on'),
             Field::whole('terminatorOhm', 40, 1_000, 'What that resistor has.', 120, 'Ω')->titled('Resistor')->seldom(),

@@ -21,25 +21,13 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
-use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
+use Tests\Core\RunsPrograms;
 
 /** A board on a bus does in C what it does in the core: the same frames in, the same readings, messages and frames out; on the host with sanitizers, and on an 8-bit board's simulator. */
 final class BoardInCTest extends CoreTestCase
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        $this->folder = sys_get_temp_dir().'/rundfunk-can-'.bin2hex(random_bytes(6));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        array_map(unlink(...), (array) glob($this->folder.'/*'));
-        rmdir($this->folder);
-    }
+    use RunsPrograms;
 
     /** Signals of every sort on a drive, a second board, and a bought pump that is told. */
     private static function drawn(int $seed, bool $listens): Plan
@@ -263,14 +251,5 @@ final class BoardInCTest extends CoreTestCase
                 return 0;
             }
             C;
-    }
-
-    private function execute(string ...$command): string
-    {
-        $process = new Process(array_values($command), $this->folder, timeout: 120);
-        $process->run();
-        self::assertTrue($process->isSuccessful() || $command[0] === 'simavr', $process->getOutput().$process->getErrorOutput());
-
-        return $process->getOutput().($command[0] === 'simavr' ? $process->getErrorOutput() : '');
     }
 }

@@ -4,24 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Medium\Serial;
 
-use Symfony\Component\Process\Process;
+use Tests\Core\RunsPrograms;
 
 /** Runs the C of a line's end through what happened to its twin, on the host and on an 8-bit board's simulator. */
 trait RunsLines
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        $this->folder = sys_get_temp_dir().'/rundfunk-line-'.bin2hex(random_bytes(6));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        array_map(unlink(...), (array) glob($this->folder.'/*'));
-        rmdir($this->folder);
-    }
+    use RunsPrograms;
 
     /** @param  list<array{string, int, int, int, int}>  $steps */
     private function program(array $steps, string $for, int $bytes = 0, string $frame = 'LINE_FRAME_BYTES', string $shows = ''): string
@@ -99,15 +87,6 @@ trait RunsLines
                 return 0;
             }
             C;
-    }
-
-    private function execute(string ...$command): string
-    {
-        $process = new Process(array_values($command), $this->folder, timeout: 120);
-        $process->run();
-        self::assertTrue($process->isSuccessful() || $command[0] === 'simavr', $process->getOutput().$process->getErrorOutput());
-
-        return $process->getOutput().($command[0] === 'simavr' ? $process->getErrorOutput() : '');
     }
 
     /** @return int bytes of program that a line adds on an 8-bit board, by the compiler: with it less without */

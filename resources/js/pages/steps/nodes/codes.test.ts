@@ -123,6 +123,7 @@ const field = (name: string, title: string, more: Partial<Schemas['SettingField'
     nullable: false,
     assigned: false,
     seldom: false,
+    hexadecimal: false,
     default: 1,
     unit: null,
     doc: title,
