@@ -22,7 +22,7 @@ final class LimitBodies
     private const PLAN = 12_000_000;
 
     /** A minute or two of a busy bus. */
-    private const RECORDING = 15_000_000;
+    private const RECORDING = 12_500_000;
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -18,6 +18,8 @@ final class ReadsDbc
 {
     private const LONGEST = 4_000_000;
 
+    private const STATEMENT_LONGEST = 100_000;
+
     private const EXTENDED = 0x8000_0000;
 
     /** How the name ends that stands for no node. */
@@ -73,22 +75,24 @@ final class ReadsDbc
      */
     private static function statements(string $text): iterable
     {
-        $open = '';
-        $from = 0;
+        $open = [];
+        $from = $length = 0;
+        $isQuoted = false;
         foreach (explode("\n", strtr($text, ["\r\n" => "\n", "\r" => "\n"])) as $number => $line) {
-            $from = $open === '' ? $number + 1 : $from;
-            $open .= ($open === '' ? '' : "\n").$line;
-            if (substr_count(str_replace('\\"', '', $open), '"') % 2 === 1) {
-                if (strlen($open) > 100_000) {
-                    throw RecordingRefused::description($from, 'a text in quotes does not end');
-                }
-
+            $from = $open === [] ? $number + 1 : $from;
+            $length = $open === [] ? strlen($line) : $length + strlen($line);
+            $open[] = $line;
+            $isQuoted = $isQuoted !== (substr_count(str_replace('\\"', '', $line), '"') % 2 === 1);
+            if ($isQuoted && $length <= self::STATEMENT_LONGEST) {
                 continue;
             }
-            yield [$from, trim($open)];
-            $open = '';
+            if ($isQuoted) {
+                break;
+            }
+            yield [$from, trim(implode("\n", $open))];
+            $open = [];
         }
-        if ($open !== '') {
+        if ($open !== []) {
             throw RecordingRefused::description($from, 'a text in quotes does not end');
         }
     }
