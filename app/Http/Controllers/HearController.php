@@ -92,7 +92,7 @@ final class HearController
             return null;
         }
         $problems = new Problems;
-        $shape = Shape::of(Field::text('id', 8, 'Hexadecimal.'), Field::whole('start', 0, 63, 'Its place.'), Field::whole('bits', 1, 64, 'How many.'), Field::flag('highFirst', 'Motorola.'), Field::flag('signed', 'A sign.'));
+        $shape = Shape::of(Field::text('id', 8, 'Hexadecimal.'), Field::whole('start', 0, 63, 'Its place.'), Field::whole('bits', 1, 64, 'How many.'), Field::flag('highFirst', 'The high byte first.'), Field::flag('signed', 'A sign.'));
         $values = new Values($shape->accept($asked, '/signal', $problems));
         $problems->settle();
 

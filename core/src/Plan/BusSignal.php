@@ -39,7 +39,7 @@ final readonly class BusSignal
             Field::text('name', self::NAME_LONGEST, 'What readings and functions call it.'),
             Field::whole('start', 0, 63, 'Where it begins: the bit n of byte m is 8·m + n. Low byte first: its lowest bit; high byte first: its highest.', 0),
             Field::whole('bits', 1, 64, 'How many bits it has.', 1),
-            Field::flag('highFirst', 'Whether the high byte comes first (Motorola) instead of the low one (Intel).'),
+            Field::flag('highFirst', 'Whether the high byte comes first (big-endian) instead of the low one (little-endian).'),
             Field::flag('signed', 'Whether its highest bit is a sign, in two\'s complement.'),
             Field::number('scale', -1e9, 1e9, 'What one of it is worth.', 1.0),
             Field::number('offset', -1e9, 1e9, 'What is added to that.', 0.0),

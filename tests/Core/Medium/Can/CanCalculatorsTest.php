@@ -51,7 +51,7 @@ final class CanCalculatorsTest extends CoreTestCase
         foreach ([['120, 120', 60.0, true], ['120', 120.0, false], ['120 120 120', 40.0, false], ['100;100', 50.0, true], ['', null, false]] as [$ohms, $total, $ok]) {
             yield "termination {$ohms}" => ['can-termination', ['ohms' => $ohms], ['total_ohm' => $total, 'ok' => $ok]];
         }
-        // Printed by can-calc-bit-timing of can-utils 2020.11 for the sja1000, whose clock is half of its crystal.
+        // Printed by can-calc-bit-timing of can-utils 2020.11, for a controller whose clock is half of its crystal.
         yield '500 kbit/s of 8 MHz' => ['can-bit-timing', ['clock_hz' => '8000000', 'bitrate' => '500000'], ['prescaler' => 1, 'prop_seg' => 6, 'phase_seg1' => 7, 'phase_seg2' => 2, 'sjw' => 1, 'sample_point_percent' => 87.5, 'actual_bitrate' => 500_000.0]];
         yield 'not to be had' => ['can-bit-timing', ['clock_hz' => '1000000', 'bitrate' => '800000'], ['prescaler' => null, 'actual_bitrate' => null, 'possible' => false]];
     }
