@@ -24,8 +24,8 @@ final readonly class CanBuild implements AgreesOn, DescribesEnds, SetsUp, Writes
         $link = $plan->link($endpoint->linkId);
         $bus = CanBus::of($plan, $link);
         $end = $bus->end($endpoint);
-        $defines = [new Define('BITRATE', (string) $bus->settings->bitrate), new Define('LISTEN_ONLY', $end->listenOnly ? '1' : '0', $end->listenOnly ? 'set its controller so before it joins the bus: it must not even acknowledge' : '')];
-        if ($end->identifier !== null && $bus->commands($endpoint) !== [] && ! $end->listenOnly) {
+        $defines = [new Define('BITRATE', (string) $bus->settings->bitrate), new Define('LISTEN_ONLY', $bus->isMute($endpoint) ? '1' : '0', $bus->isMute($endpoint) ? 'set its controller so before it joins the bus: it must not even acknowledge' : '')];
+        if ($end->identifier !== null && $bus->commands($endpoint) !== [] && ! $bus->isMute($endpoint)) {
             $defines[] = new Define('ID', sprintf('0x%03X', $end->identifier), 'under which this node commands the others');
         }
         $names = new UniqueNames;
@@ -41,8 +41,14 @@ final readonly class CanBuild implements AgreesOn, DescribesEnds, SetsUp, Writes
 
     public function agreedOn(Plan $plan, Link $link): array
     {
-        // What its ends send is of their own settings, which the fingerprint holds already.
-        return [];
+        $said = [];
+        foreach ($plan->endpointsOn($link) as $place => $end) {
+            foreach ($plan->busMessagesOf($end) as $message) {
+                $said[] = [$place, array_diff_key($message->values(), ['id' => true, 'endpointId' => true, 'name' => true, 'evidence' => true, 'order' => true])];
+            }
+        }
+
+        return $said;
     }
 
     public function settingUp(Plan $plan, Endpoint $endpoint): array

@@ -64,6 +64,12 @@ final readonly class CanBus
         return $this->bought[$endpoint->id];
     }
 
+    /** Whether an end of ours never speaks: it is set to listen, or the bus is not ours. */
+    public function isMute(Endpoint $endpoint): bool
+    {
+        return $this->settings->foreign || $this->settingsOf[$endpoint->id]->listenOnly;
+    }
+
     /** @return list<Hop> what an end is to say */
     public function told(Endpoint $endpoint): array
     {
@@ -150,7 +156,7 @@ final readonly class CanBus
                 $traffic[] = new Traffic($end, $message->of->name, new Sent($message->of->identifier, $message->of->extended, $message->of->bytes, $periodMs * 1_000_000, $periodMs * 1_000_000), $message);
             }
             $commands = $this->commands($end);
-            if ($commands !== [] && $settings->identifier !== null && ! $settings->listenOnly) {
+            if ($commands !== [] && $settings->identifier !== null && ! $this->isMute($end)) {
                 $everyMs = min([self::AGAIN_MS, ...array_map(fn (Hop $hop): int => $this->everyMs($hop), $commands)]);
                 $traffic[] = new Traffic($end, 'commands', new Sent($settings->identifier, false, OwnFrame::BYTES, $everyMs * 1_000_000, $this->deadlineMs($end) * 1_000_000), null);
             }
@@ -216,7 +222,7 @@ final readonly class CanBus
         foreach ($this->read($endpoint) as $control) {
             $meant = $this->meant($control);
             if ($meant !== null) {
-                $wanted[] = $meant[1]->of->identifier | ($meant[1]->of->extended ? Recording::EXTENDED : 0);
+                $wanted[] = $meant[1]->key();
             }
         }
         foreach ($this->ends as $end) {
