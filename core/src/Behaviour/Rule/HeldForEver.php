@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Behaviour\Rule;
 
 use Rundfunk\Behaviour\Fetched;
+use Rundfunk\Behaviour\FetchesReadings;
 use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
@@ -13,6 +14,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
@@ -54,11 +56,19 @@ final readonly class HeldForEver implements RouteRule
         )];
     }
 
-    /** What the output's own board asks of a bought thing counts as not beyond its threshold when that does not answer. */
+    /** What the output's own board asks of a bought thing counts as not beyond its threshold when that is known to be silent. */
     private static function noticesSilence(Look $look, Control $control, Output $output): bool
     {
-        $fetched = array_map(static fn (array $one): string => $one['control']->id, Fetched::by($look->plan, $look->plan->node($output->nodeId), $look->media));
+        if ($control->kind !== ControlKind::Reading || (new Values($control->settings))->choice('onFailure', OnFailure::class) !== OnFailure::Off) {
+            return false;
+        }
+        foreach (Fetched::by($look->plan, $look->plan->node($output->nodeId), $look->media) as ['control' => $fetched, 'endpoint' => $endpoint]) {
+            $fetches = $look->media->offering(FetchesReadings::class, $look->plan->link($endpoint->linkId)->medium);
+            if ($fetched->id === $control->id && $fetches?->noticesSilence($look->plan, $endpoint, $control) === true) {
+                return true;
+            }
+        }
 
-        return in_array($control->id, $fetched, true) && (new Values($control->settings))->choice('onFailure', OnFailure::class) === OnFailure::Off;
+        return false;
     }
 }

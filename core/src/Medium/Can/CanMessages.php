@@ -32,6 +32,14 @@ final readonly class CanMessages implements FetchesReadings, TakesMemory, Writes
         return CanBus::of($plan, $plan->link($endpoint->linkId))->read($endpoint);
     }
 
+    /** Only of what comes by itself is it known that it has stopped. */
+    public function noticesSilence(Plan $plan, Endpoint $endpoint, Control $control): bool
+    {
+        $meant = CanBus::of($plan, $plan->link($endpoint->linkId))->meant($control);
+
+        return $meant !== null && $meant[1]->silentMs() !== null;
+    }
+
     public function fetchedBy(Plan $plan, Endpoint $endpoint, Control $control, string $prefix): string
     {
         $at = array_search($control->id, array_map(static fn (Control $one): string => $one->id, $this->fetched($plan, $endpoint)), true);

@@ -96,6 +96,12 @@ final readonly class SerialMessages implements FetchesReadings, TakesMemory, Wri
         return array_merge(...array_map(static fn (Endpoint $end): array => Tables::readings($plan, $end, $line->protocols[$end->id]), $line->bought));
     }
 
+    /** What does not answer is dead, and unknown. */
+    public function noticesSilence(Plan $plan, Endpoint $endpoint, Control $control): bool
+    {
+        return true;
+    }
+
     public function fetchedBy(Plan $plan, Endpoint $endpoint, Control $control, string $prefix): string
     {
         // What controls read comes first among the figures of a line, in this order.
