@@ -30,4 +30,22 @@ final readonly class Ends
 
         return array_values(array_filter($bus->ends, static fn (Endpoint $end, int $at): bool => $bus->end($end)->terminated !== ($at === 0 || $at === $last), ARRAY_FILTER_USE_BOTH));
     }
+
+    /** @return list<array{end: Endpoint, to: array<string, bool|int>}> what sets all resistors of a bus right: 120 Ω at its two ends, off between */
+    public static function changed(CanBus $bus): array
+    {
+        $wrong = self::wrongTerminators($bus);
+        $changed = [];
+        foreach ($bus->ends as $end) {
+            $settings = $bus->end($end);
+            $unlike = $settings->terminated && $settings->terminatorOhm !== (int) Termination::MEANT_OHM;
+            if (in_array($end, $wrong, true)) {
+                $changed[] = ['end' => $end, 'to' => self::turned($settings)];
+            } elseif ($unlike) {
+                $changed[] = ['end' => $end, 'to' => ['terminatorOhm' => (int) Termination::MEANT_OHM]];
+            }
+        }
+
+        return $changed;
+    }
 }
