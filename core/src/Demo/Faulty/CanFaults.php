@@ -52,12 +52,13 @@ final readonly class CanFaults
         foreach (['kiln-a' => 'kiln-b', 'kiln-b' => 'kiln-c', 'kiln-c' => 'kiln-a', 'kiln-d' => 'kiln-a'] as $from => $to) {
             $sketch->route("{$from}-key", Action::Toggle, "{$to}-lamp")->hop("{$from}-key {$to}-lamp toggle", 'kiln-bus', $from, $to, $from === 'kiln-d' ? 2 : 1);
         }
-        // can-function-unknown, can-value-beyond
+        // can-function-unknown, can-function-cannot, can-value-beyond
         $sketch->node('kiln-drive', 'Kiln drive', NodeKind::Fixture, 'depot', null)->join('kiln-bus', 'kiln-drive', Role::Receives)
             ->busMessage('kiln-set', 'kiln-bus', 'kiln-a', 'Drive is told', 0x200, ['bytes' => 2, 'periodMs' => 100], [['name' => 'Speed', 'start' => 0, 'bits' => 4]])
             ->output('kiln-speed', 'kiln-drive', 'Speed', OutputKind::Function, null, 'Speed', more: ['settings' => ['lowest' => 0, 'highest' => 100]])
             ->output('kiln-brake', 'kiln-drive', 'Brake', OutputKind::Function, null, 'Brake')
             ->route('kiln-a-key', Action::Set, 'kiln-speed', value: 99)->hop('kiln-a-key kiln-speed set', 'kiln-bus', 'kiln-a', 'kiln-drive', null)
+            ->route('kiln-a-key', Action::Toggle, 'kiln-speed')->hop('kiln-a-key kiln-speed toggle', 'kiln-bus', 'kiln-a', 'kiln-drive', null)
             ->route('kiln-a-key', Action::On, 'kiln-brake')->hop('kiln-a-key kiln-brake on', 'kiln-bus', 'kiln-a', 'kiln-drive', null);
     }
 

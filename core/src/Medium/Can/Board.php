@@ -26,7 +26,7 @@ final class Board
     /** @var array<int, int> when each was sent last */
     private array $sentMs = [];
 
-    /** @var array<int, bool> */
+    /** @var array<int, bool> none of those that nothing was told of yet: they are not sent, for nobody knows what they should say */
     private array $isDue = [];
 
     public function __construct(private readonly BoardTables $tables, private readonly int $link, int $nowMs = 0)
@@ -34,7 +34,6 @@ final class Board
         foreach ($tables->sends as $message) {
             $this->data[] = str_repeat("\0", $message->of->bytes);
             $this->sentMs[] = $nowMs;
-            $this->isDue[] = false;
         }
     }
 
@@ -47,8 +46,7 @@ final class Board
     public function take(int $id, string $data, int $nowMs): ?Message
     {
         foreach ($this->tables->reads as $at => $read) {
-            $key = $read['message']->of->identifier | ($read['message']->of->extended ? Recording::EXTENDED : 0);
-            if ($key === $id && strlen($data) >= $read['signal']->bytes()) {
+            if ($read['message']->key() === $id && strlen($data) >= $read['signal']->bytes()) {
                 $this->values[$at] = ['value' => $read['signal']->thousandths($data), 'atMs' => $nowMs & 0xFFFF_FFFF];
             }
         }
@@ -84,7 +82,7 @@ final class Board
         foreach ($this->tables->tells as $tells) {
             if ($tells['node'] === $node && $tells['code'] === $code) {
                 $at = $tells['message'];
-                $this->data[$at] = $tells['signal']->put($this->data[$at], $tells['signal']->scaling()->raw($tells['figure'] ?? $value));
+                $this->data[$at] = $tells['signal']->put($this->data[$at], $tells['signal']->rawFor($tells['figure'] ?? $value));
                 $this->isDue[$at] = true;
 
                 return null;
@@ -103,11 +101,11 @@ final class Board
     {
         foreach ($this->tables->sends as $at => $message) {
             $since = ($nowMs - $this->sentMs[$at]) & 0xFFFF_FFFF;
-            if ($this->isDue[$at] || ($message->of->periodMs > 0 && $since >= $message->of->periodMs)) {
+            if (isset($this->isDue[$at]) && ($this->isDue[$at] || ($message->of->periodMs > 0 && $since >= $message->of->periodMs))) {
                 $this->isDue[$at] = false;
                 $this->sentMs[$at] = $nowMs & 0xFFFF_FFFF;
 
-                return [$message->of->identifier | ($message->of->extended ? Recording::EXTENDED : 0), $this->data[$at]];
+                return [$message->key(), $this->data[$at]];
             }
         }
 

@@ -43,10 +43,10 @@ final readonly class BoardTables
             }
         }
         $sends = [];
-        foreach ($own->listenOnly ? [] : $bus->told($endpoint) as $hop) {
+        foreach ($bus->isMute($endpoint) ? [] : $bus->told($endpoint) as $hop) {
             $found = $own->signal($plan->output($plan->route($hop->routeId)->outputId)->channel);
             $code = $numbers->told($hop);
-            if (CanSayings::isOurs($plan, $hop) || $found === null || $code === null || ! $found[1]->fits($found[0]->of->bytes)) {
+            if (CanSayings::isOurs($plan, $hop) || $found === null || $code === null || ! $found[1]->fits($found[0]->of->bytes) || ! CanSayings::canBeTold($plan, $hop, $found[1])) {
                 continue;
             }
             $at = array_search($found[0], $sends, true);
@@ -57,7 +57,7 @@ final readonly class BoardTables
             $tells["{$hop->toId} {$code}"] = ['node' => EndNumber::of($plan, $plan->endpoint($hop->toId)), 'code' => $code, 'message' => $at, 'signal' => $found[1], 'figure' => CanSayings::figure($plan, $hop)];
         }
 
-        return new self(EndNumber::of($plan, $endpoint), $own->identifier, ! $own->listenOnly && $own->identifier !== null && $bus->commands($endpoint) !== [], $reads, array_values($hears), array_values($tells), $sends);
+        return new self(EndNumber::of($plan, $endpoint), $own->identifier, ! $bus->isMute($endpoint) && $own->identifier !== null && $bus->commands($endpoint) !== [], $reads, array_values($hears), array_values($tells), $sends);
     }
 
     /** Whether it says anything at all. */

@@ -168,8 +168,8 @@ final readonly class CBoard
         foreach ($this->tables->tells as $tells) {
             $scaling = $tells['signal']->scaling();
             $raw = $tells['figure'] !== null
-                ? '(uint32_t)'.self::whole32(self::wrapped($scaling->raw($tells['figure'])))
-                : ($scaling->times === 0 ? '0UL' : '(uint32_t)(int64_t){l}_nearest(((int64_t)told->value * 1000'.($scaling->plus === 0 ? '' : ' - '.self::whole32($scaling->plus)).')'.($scaling->divided === 1 ? '' : " * {$scaling->divided}L").', '.self::whole32($scaling->times).')');
+                ? '(uint32_t)'.self::whole32(self::wrapped($tells['signal']->rawFor($tells['figure'])))
+                : ($scaling->times === 0 ? self::whole32(self::wrapped($tells['signal']->rawFor(0))) : '(uint32_t){l}_nearest(((int64_t)told->value * 1000'.($scaling->plus === 0 ? '' : ' - '.self::whole32($scaling->plus)).')'.($scaling->divided === 1 ? '' : " * {$scaling->divided}L").', '.self::whole32($scaling->times).', '.implode(', ', array_map(static fn (int $end): string => "{$end}LL", $tells['signal']->rawRange())).')');
             $lines = [...$lines, "    if (told->node == {$tells['node']} && told->code == {$tells['code']}) { /* ".CNames::comment($tells['signal']->name).' */', "        uint32_t raw = {$raw};"];
             foreach (self::runs($tells['signal']) as [$byte, $shift, $bits, $up]) {
                 if ($up >= 32) {
@@ -178,7 +178,7 @@ final readonly class CBoard
                 $mask = ((1 << $bits) - 1) << $shift;
                 $lines[] = "        bus->data_{$tells['message']}[{$byte}] = (uint8_t)((bus->data_{$tells['message']}[{$byte}] & ".(0xFF & ~$mask).'U) | ((raw'.($up === 0 ? '' : " >> {$up}").')'.($shift === 0 ? '' : " << {$shift}")." & {$mask}U));";
             }
-            $lines = [...$lines, "        bus->due_{$tells['message']} = 1;", '        return 0;', '    }'];
+            $lines = [...$lines, "        bus->due_{$tells['message']} = 2;", '        return 0;', '    }'];
         }
         if ($this->tables->commands) {
             $lines = [...$lines,
@@ -190,7 +190,7 @@ final readonly class CBoard
         }
         $divides = array_filter($this->tables->tells, static fn (array $tells): bool => $tells['figure'] === null && $tells['signal']->scaling()->times !== 0) !== [];
 
-        return [...($divides ? ['/* The nearest whole number; halves away from nothing. */', 'static inline int64_t {l}_nearest(int64_t whole, int64_t part)', '{', '    int64_t half = (part < 0 ? -part : part) / 2;', '    return ((whole < 0) == (part < 0) ? (whole < 0 ? whole - half : whole + half) : (whole < 0 ? whole - half : whole + half)) / part;', '}', ''] : []), ...$lines];
+        return [...($divides ? ['/* The nearest whole number, halves away from nothing, of those that the signal bears. */', 'static inline int64_t {l}_nearest(int64_t whole, int64_t part, int64_t least, int64_t most)', '{', '    int64_t half = (part < 0 ? -part : part) / 2;', '    int64_t raw = (whole < 0 ? whole - half : whole + half) / part;', '    return raw < least ? least : raw > most ? most : raw;', '}', ''] : []), ...$lines];
     }
 
     private static function wrapped(int $raw): int
@@ -203,11 +203,11 @@ final readonly class CBoard
     /** @return list<string> */
     private function due(): array
     {
-        $lines = ['/* A message of this node\'s own whose time has come: whether frame is to be sent now. Ask until it is none. */', 'static inline uint8_t {l}_due(struct {l}_state *bus, uint32_t now_ms, struct {l}_frame *frame)', '{', '    (void)bus; (void)now_ms; (void)frame;'];
+        $lines = ['/* A message of this node\'s own whose time has come: whether frame is to be sent now. Ask until it is none. What nothing was told of yet is not sent. */', 'static inline uint8_t {l}_due(struct {l}_state *bus, uint32_t now_ms, struct {l}_frame *frame)', '{', '    (void)bus; (void)now_ms; (void)frame;'];
         foreach ($this->tables->sends as $at => $message) {
             $lines = [...$lines,
-                "    if (bus->due_{$at}".($message->of->periodMs > 0 ? " || (uint32_t)(now_ms - bus->sent_{$at}_ms) >= {$message->of->periodMs}UL" : '').') { /* '.CNames::comment($message->of->name).' */',
-                "        bus->due_{$at} = 0;", "        bus->sent_{$at}_ms = now_ms;", sprintf('        frame->id = 0x%XUL;', $message->of->identifier), '        frame->extended = '.($message->of->extended ? 1 : 0).';', "        frame->bytes = {$message->of->bytes};",
+                "    if (bus->due_{$at} == 2".($message->of->periodMs > 0 ? " || (bus->due_{$at} && (uint32_t)(now_ms - bus->sent_{$at}_ms) >= {$message->of->periodMs}UL)" : '').') { /* '.CNames::comment($message->of->name).' */',
+                "        bus->due_{$at} = 1;", "        bus->sent_{$at}_ms = now_ms;", sprintf('        frame->id = 0x%XUL;', $message->of->identifier), '        frame->extended = '.($message->of->extended ? 1 : 0).';', "        frame->bytes = {$message->of->bytes};",
                 ...($message->of->bytes === 0 ? [] : ["        for (uint8_t byte = 0; byte < {$message->of->bytes}; byte++) {", "            frame->data[byte] = bus->data_{$at}[byte];", '        }']),
                 '        return 1;', '    }',
             ];

@@ -9,6 +9,7 @@ use Rundfunk\Medium\Can\Rule\BusTooLong;
 use Rundfunk\Medium\Can\Rule\FiltersLeak;
 use Rundfunk\Medium\Can\Rule\ForeignNotSilent;
 use Rundfunk\Medium\Can\Rule\ForeignTold;
+use Rundfunk\Medium\Can\Rule\FunctionCannot;
 use Rundfunk\Medium\Can\Rule\FunctionUnknown;
 use Rundfunk\Medium\Can\Rule\IdentifierImpossible;
 use Rundfunk\Medium\Can\Rule\IdentifierMissing;
@@ -61,6 +62,7 @@ final readonly class CanRules implements HasRules
             new SignalTwice,
             new ReadingUnknown,
             new FunctionUnknown,
+            new FunctionCannot,
             new SilenceUnseen,
             new ThresholdBeyond,
             new ValueBeyond,

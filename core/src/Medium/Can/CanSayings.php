@@ -63,13 +63,19 @@ final readonly class CanSayings implements HandsOutCodes, SaysCommands, TellsMes
         return ! $plan->node($plan->endpoint($hop->fromId)->nodeId)->kind->isBought() && ! $plan->node($plan->endpoint($hop->toId)->nodeId)->kind->isBought();
     }
 
+    /** A signal holds a figure until it is told another: what is only done for a moment, turned over or stepped nobody takes back, or knows from where. */
+    public static function canBeTold(Plan $plan, Hop $hop, CanSignal $signal): bool
+    {
+        return $signal->of->equals === null && $signal->of->bits <= CanSignal::BITS_READ && in_array($plan->route($hop->routeId)->action, [Action::On, Action::Off, Action::Follow, Action::Momentary, Action::Set], true);
+    }
+
     /** @return int|null the figure that a bought device is sent; null where the message says it */
     public static function figure(Plan $plan, Hop $hop): ?int
     {
         $route = $plan->route($hop->routeId);
 
         return match ($route->action) {
-            Action::On, Action::Pulse => 1,
+            Action::On => 1,
             Action::Off => 0,
             Action::Set => $route->value,
             default => null,

@@ -76,6 +76,22 @@ final readonly class CanSignal
         return $this->of->equals === null ? $this->scaling()->thousandths($raw) : ($raw === $this->of->equals ? 1_000 : 0);
     }
 
+    /** @return int the raw figure for a whole number of its unit: the nearest that it bears, for what is beyond would wrap round */
+    public function rawFor(int $figure): int
+    {
+        [$least, $most] = $this->rawRange();
+
+        return max($least, min($most, $this->scaling()->raw($figure)));
+    }
+
+    /** @return array{int, int} of up to 32 bits */
+    public function rawRange(): array
+    {
+        $bits = min(self::BITS_READ, $this->of->bits);
+
+        return $this->of->signed ? [-(1 << ($bits - 1)), (1 << ($bits - 1)) - 1] : [0, (1 << $bits) - 1];
+    }
+
     public function scaling(): Scaling
     {
         return Scaling::of($this->of->scale, $this->of->offset);

@@ -6,9 +6,12 @@ namespace Tests\Core\Medium\Can;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Behaviour\MessageNumbers;
+use Rundfunk\Build\Fingerprint;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Medium\Can\CanMessages;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
@@ -75,6 +78,7 @@ final class CanRulesTest extends CoreTestCase
         yield 'one end' => ['can-terminators', static fn () => self::bus(box: ['terminated' => false]), ['Only one end of Bus has its 120 Ω']];
         yield 'no end' => ['can-terminators', static fn () => self::bus(desk: ['terminated' => false], box: ['terminated' => false]), ['Nothing ends Bus']];
         yield 'three' => ['can-terminators', static fn () => self::bus()->join('l', 'd', Role::Both, null, ['terminated' => true]), ['3 resistors on Bus: 40 Ω in all']];
+        yield 'two of 60 Ω' => ['can-terminators', static fn () => self::bus(desk: ['terminatorOhm' => 60], box: ['terminatorOhm' => 60]), ['2 resistors on Bus: 30 Ω in all']];
         yield '100 Ω' => ['can-terminator-unlike', static fn () => self::bus(box: ['terminatorOhm' => 100]), ['Box ends Bus with 100 Ω; 120 are meant']];
         yield '100 Ω that are off' => ['can-terminator-unlike', static fn () => self::bus(box: ['terminatorOhm' => 100, 'terminated' => false]), []];
         yield 'a resistor on a bus of one\'s own' => ['can-terminator-on-foreign', static fn () => self::bus(), []];
@@ -119,6 +123,10 @@ final class CanRulesTest extends CoreTestCase
         yield 'one that comes when it likes' => ['can-silence-unseen', static fn () => self::bus(message: ['periodMs' => 0]), ['Desk lamp keeps what Level said last, whatever becomes of Drive']];
         yield 'a threshold that is reached' => ['can-threshold-beyond', static fn () => self::bus(reading: ['threshold' => 102.3]), []];
         yield 'one that is not (2)' => ['can-threshold-beyond', static fn () => self::bus(reading: ['threshold' => 102.4]), ['Charge goes from 0 to 102: Level never passes 102']];
+        yield 'a signal that is told on' => ['can-function-cannot', static fn () => self::told([['name' => 'Run', 'start' => 0]], 'Run'), []];
+        yield 'one that is to pulse' => ['can-function-cannot', static fn () => self::told([['name' => 'Run', 'start' => 0]], 'Run', Action::Pulse), ['Speed of Drive cannot pulse']];
+        yield 'one that is turned over' => ['can-function-cannot', static fn () => self::told([['name' => 'Run', 'start' => 0]], 'Run', Action::Toggle), ['Speed of Drive cannot toggle']];
+        yield 'one of more bits than are sent' => ['can-function-cannot', static fn () => self::told([['name' => 'Run', 'start' => 0, 'bits' => 33]], 'Run'), ['Run has 33 bits: boards send up to 32']];
         yield 'a figure that fits' => ['can-value-beyond', static fn () => self::told([['name' => 'Run', 'start' => 0, 'bits' => 4]], 'Run', Action::Set, 15), []];
         yield 'a figure that does not' => ['can-value-beyond', static fn () => self::told([['name' => 'Run', 'start' => 0, 'bits' => 4]], 'Run', Action::Set, 16), ['Run goes from 0 to 15: it bears no 16']];
         yield 'as long as boards read' => ['can-signal-too-long', static fn () => self::bus(signals: [['name' => 'Charge', 'start' => 0, 'bits' => 32]]), []];
@@ -141,5 +149,35 @@ final class CanRulesTest extends CoreTestCase
     {
         $found = array_filter(self::checker()->check(self::bus()->plan())->all(), static fn (Finding $finding): bool => str_starts_with($finding->rule(), 'can-'));
         self::assertSame([], array_map(static fn (Finding $finding): string => $finding->title, array_values($found)));
+    }
+
+    public function test_what_is_dangerous_is_held_only_by_what_is_known_to_have_stopped(): void
+    {
+        $held = static fn (int $periodMs): array => array_map(static fn (Finding $finding): string => $finding->title, self::checker()->check(self::bus(message: ['periodMs' => $periodMs])->output('h', 'a', 'Heater', more: ['hazards' => ['heat']])->route('r', Action::Follow, 'h')->hop('r h follow', 'l', 'd', 'a', null)->plan())->byRule()['held-for-ever'] ?? []);
+        self::assertSame([], $held(500));
+        self::assertSame(['Heater goes on when Drive falls silent'], $held(0));
+    }
+
+    /** A board that reads a signal must be flashed again when what the signal is becomes another; what it is called, or how it was found, is no matter. */
+    public function test_what_comes_over_a_bus_is_of_its_fingerprint(): void
+    {
+        $of = static function (array $message, array $signals): string {
+            $plan = self::bus(message: $message, signals: $signals)->plan();
+
+            return Fingerprint::ofLink($plan, $plan->links()[0], self::knowledge());
+        };
+        $before = $of([], [self::CHARGE]);
+        self::assertSame($before, $of(['name' => 'Otherwise', 'evidence' => 'heard'], [self::CHARGE]));
+        foreach ([[['id' => 0x2A2], [self::CHARGE]], [['periodMs' => 600], [self::CHARGE]], [[], [[...self::CHARGE, 'scale' => 0.2]]], [[], [[...self::CHARGE, 'start' => 1]]]] as [$message, $signals]) {
+            self::assertNotSame($before, $of($message, $signals));
+        }
+    }
+
+    public function test_a_bus_that_is_not_ours_has_nothing_in_a_header_that_speaks(): void
+    {
+        $plan = self::bus(['foreign' => true])->plan();
+        $text = implode("\n", (new CanMessages)->messageLines($plan, $plan->endpointsOn($plan->links()[0])[0], 0, 'BUS', new MessageNumbers($plan, self::knowledge()->media)));
+        self::assertStringContainsString('bus_value', $text);
+        self::assertDoesNotMatchRegularExpression('/node_to_|_due/', $text);
     }
 }

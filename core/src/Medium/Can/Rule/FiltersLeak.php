@@ -35,7 +35,7 @@ final readonly class FiltersLeak implements EndRule
         yield Finding::advice(
             "{$end->node->name} hears ".implode(', ', array_map(Recording::hex(...), array_slice($strangers, 0, 6))).' too, and drops it',
             $end->at(),
-            Figures::counted(count($wanted), 'identifier').' through two masks with six filters: these are the fewest that come along. Its program looks at each and lets it go, which takes its time.',
+            Figures::counted(count($wanted), 'identifier').' through two masks with six filters: these come along. Its program looks at each and lets it go, which takes its time.',
             'Nothing needs to be done where the loop is quick; else let boards of yours use identifiers that lie close together.',
             numbers: ['strangers' => count($strangers)],
             about: [$end->endpoint->id],

@@ -36,7 +36,7 @@ final readonly class ValueBeyond implements HopRule
         yield Finding::fault(
             "{$found[1]->name} goes from ".Figures::significant($least).' to '.Figures::significant($most).": it bears no {$figure}",
             Spot::of($leg->route, "{$leg->control->name} → {$leg->output->name}", 'value'),
-            'What is beyond wraps round: the device is told something else.',
+            'It is told the nearest that fits, which is another figure.',
             'Set a figure between, or look again at its bits and scale.',
             $leg->route->value === null ? null : Fix::change("Set {$nearest}", $leg->route, ['value' => $nearest]),
             numbers: ['least' => $least, 'most' => $most, 'value' => $figure],
