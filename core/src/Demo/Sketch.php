@@ -76,6 +76,16 @@ final class Sketch
         return $this->put(ThingKind::Protocol, $key, ['name' => $name, ...$values]);
     }
 
+    /**
+     * A kind of lamp that obeys slots.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    public function fixtureType(string $key, string $name, array $values): self
+    {
+        return $this->put(ThingKind::FixtureType, $key, ['name' => $name, ...$values]);
+    }
+
     /** @return string the key of such a class, for a node or a module */
     public function classOf(string $own): string
     {
@@ -95,7 +105,7 @@ final class Sketch
     }
 
     /** @param  array<string, mixed>  $values */
-    private function change(ThingKind $kind, string $key, array $values): self
+    public function change(ThingKind $kind, string $key, array $values): self
     {
         $thing = $this->draft->find($kind, $this->id($key)) ?? throw new LogicException("Nothing was sketched as {$key}.");
         $this->draft->change($thing, $values);

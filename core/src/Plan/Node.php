@@ -27,6 +27,7 @@ final readonly class Node implements Thing
         public ?string $flashedOwn = null,
         public array $flashed = [],
         public ?string $protocolId = null,
+        public ?string $fixtureTypeId = null,
     ) {
     }
 
@@ -50,6 +51,7 @@ final readonly class Node implements Thing
             Field::text('flashedOwn', 8, 'The fingerprint of what it did when it was flashed; none while it was not.')->nullable(),
             Field::records('flashed', Shape::of(Field::text('linkId', 26, 'The id of the link; one that is no more counts for nothing.'), Field::text('fingerprint', 8, 'Its fingerprint then.')), 40, 'The fingerprints of its links when it was flashed.'),
             Field::mentions('protocolId', ThingKind::Protocol, 'For what was bought and hangs on a serial line: what it understands and says.'),
+            Field::mentions('fixtureTypeId', ThingKind::FixtureType, 'For what was bought and obeys a universe: what its slots are.'),
         );
     }
 
@@ -68,6 +70,7 @@ final readonly class Node implements Thing
             $values->textOrNull('flashedOwn'),
             array_map(static fn (array $one): array => ['linkId' => (new Values($one))->text('linkId'), 'fingerprint' => (new Values($one))->text('fingerprint')], $values->objects('flashed')),
             $values->textOrNull('protocolId'),
+            $values->textOrNull('fixtureTypeId'),
         );
     }
 
@@ -102,6 +105,7 @@ final readonly class Node implements Thing
             'flashedOwn' => $this->flashedOwn,
             'flashed' => $this->flashed,
             'protocolId' => $this->protocolId,
+            'fixtureTypeId' => $this->fixtureTypeId,
         ];
     }
 }

@@ -318,6 +318,17 @@ final class Plan
         return $this->get(Protocol::class, $id);
     }
 
+    public function fixtureType(string $id): FixtureType
+    {
+        return $this->get(FixtureType::class, $id);
+    }
+
+    /** @return list<FixtureType> */
+    public function fixtureTypes(): array
+    {
+        return $this->of(FixtureType::class);
+    }
+
     /** @return list<Supply> */
     public function suppliesOf(Node $node): array
     {

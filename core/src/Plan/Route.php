@@ -18,6 +18,7 @@ final readonly class Route implements Thing
      * @param  int  $endLow  for a stick: how much of its way down it goes, per cent
      * @param  int  $endHigh  for a stick: how much of its way up
      * @param  string|null  $mixedId  for a stick: another that is added to it, as steering is to driving
+     * @param  int  $fadeMs  over how long the output goes there, where it can
      * @param  bool  $mixSubtracts  that one is taken away instead: the other side of a vehicle
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Route implements Thing
         public int $endHigh = 100,
         public ?string $mixedId = null,
         public bool $mixSubtracts = false,
+        public int $fadeMs = 0,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class Route implements Thing
             Field::whole('endHigh', 0, 100, 'For a stick: how much of the way up the output goes, per cent.', 100),
             Field::mentions('mixedId', ThingKind::Control, 'For a stick: another stick of its node that is added to it, as steering is to driving.'),
             Field::flag('mixSubtracts', 'Whether that one is taken away instead: the other side of a vehicle.'),
+            Field::whole('fadeMs', 0, 600_000, 'Over how long the output goes there, where it can; 0 for at once.', 0, 'ms'),
         );
     }
 
@@ -77,6 +80,7 @@ final readonly class Route implements Thing
             $values->whole('endHigh'),
             $values->textOrNull('mixedId'),
             $values->flag('mixSubtracts'),
+            $values->whole('fadeMs'),
         );
     }
 
@@ -105,7 +109,7 @@ final readonly class Route implements Thing
     /** Both ask the same of one output: whoever obeys need not tell them apart. */
     public function asksTheSameAs(self $other): bool
     {
-        return [$this->outputId, $this->action, $this->pulseMs, $this->value] === [$other->outputId, $other->action, $other->pulseMs, $other->value];
+        return [$this->outputId, $this->action, $this->pulseMs, $this->value, $this->fadeMs] === [$other->outputId, $other->action, $other->pulseMs, $other->value, $other->fadeMs];
     }
 
     public function values(): array
@@ -124,6 +128,7 @@ final readonly class Route implements Thing
             'endHigh' => $this->endHigh,
             'mixedId' => $this->mixedId,
             'mixSubtracts' => $this->mixSubtracts,
+            'fadeMs' => $this->fadeMs,
         ];
     }
 }

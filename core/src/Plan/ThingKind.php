@@ -13,6 +13,7 @@ enum ThingKind: string
     case OwnBoard = 'ownBoard';
     case OwnModule = 'ownModule';
     case Protocol = 'protocol';
+    case FixtureType = 'fixtureType';
     case Node = 'node';
     case Supply = 'supply';
     case Module = 'module';
@@ -48,6 +49,7 @@ enum ThingKind: string
             self::OwnBoard => OwnBoard::class,
             self::OwnModule => OwnModule::class,
             self::Protocol => Protocol::class,
+            self::FixtureType => FixtureType::class,
             self::Node => Node::class,
             self::Supply => Supply::class,
             self::Module => Module::class,
@@ -83,7 +85,7 @@ enum ThingKind: string
     public function limit(): int
     {
         return match ($this) {
-            self::OwnBoard, self::OwnModule, self::Protocol => 50,
+            self::OwnBoard, self::OwnModule, self::Protocol, self::FixtureType => 50,
             self::Place, self::Link, self::Cable => 500,
             self::Node => 1_000,
             self::KeyCode, self::BusMessage => 5_000,

@@ -16,6 +16,7 @@ const route = (
     endHigh: 100,
     mixedId: null,
     mixSubtracts: false,
+    fadeMs: 0,
     action,
     pulseMs,
     order: 0,

@@ -152,6 +152,7 @@ export class PlanIndex {
             case 'ownBoard':
             case 'ownModule':
             case 'protocol':
+            case 'fixtureType':
                 return { step: 'own', item: id };
             case 'module':
             case 'control':

@@ -27,6 +27,12 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
             kind: 'protocol' as const,
             id: one.id,
         })),
+        ...document.fixtureTypes.map((one) => ({
+            title: one.name,
+            what: 'fixture',
+            kind: 'fixtureType' as const,
+            id: one.id,
+        })),
         ...document.cables.map((one) => ({ title: one.name, what: 'cable', kind: 'cable' as const, id: one.id })),
         ...index.links.map((link) => ({ title: link.name, what: 'link', kind: 'link' as const, id: link.id })),
         ...document.controls.map((one) => ({
