@@ -32,6 +32,7 @@ needs_packages() {
         /usr/bin/python3 -c 'import crccheck' 2>/dev/null || missing+=(python3-crccheck)
         /usr/bin/python3 -c 'import canmatrix' >/dev/null 2>&1 || missing+=(python3-canmatrix)
         command -v log2asc >/dev/null || missing+=(can-utils)
+        command -v tshark >/dev/null || missing+=(tshark)
     fi
     printf '%s\n' "${missing[@]}"
 }

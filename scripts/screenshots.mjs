@@ -34,6 +34,22 @@ const views = {
     'links-cellular': [linden, 'links/{link Mobile}'],
     'links-serial': [linden, 'links/{link Vents}'],
     'links-can': [linden, 'links/{link Store bus}'],
+    'links-dmx': [linden, 'links/{link Bench lamps}'],
+    'links-dmx-rehearsed': [
+        linden,
+        'links/{link Bench lamps}',
+        'dark',
+        async (page) => {
+            const rehearsal = page.getByRole('region', { name: 'Rehearse it' });
+            await rehearsal.getByLabel('Work', { exact: true }).selectOption('Page: potting party');
+            await rehearsal.getByRole('button', { name: 'Work it' }).click();
+            await page.waitForTimeout(1200);
+            await page.getByRole('region', { name: 'What tells what' }).evaluate((one) => {
+                one.style.scrollMarginTop = '60px';
+                one.scrollIntoView();
+            });
+        },
+    ],
     'find-the-bit': [
         linden,
         'links/{link Store bus}',
@@ -53,14 +69,6 @@ const views = {
         },
     ],
     device: [linden, 'own/{protocol Cloth roller}'],
-    cable: [linden, 'power/{node Frame 1}.cables'],
-    sequence: [
-        linden,
-        'nodes/{node Shed}',
-        'light',
-        async (page) =>
-            page.getByRole('region', { name: 'Steps of Evening round' }).evaluate((one) => one.scrollIntoView()),
-    ],
     'switch-table': [linden, 'routes'],
     power: [linden, 'power/{node Gate post}'],
     pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],

@@ -102,7 +102,7 @@ final class Components
             'Registration' => Schema::object(['name' => Schema::text(), 'email' => Schema::text(), 'password' => Schema::text()]),
             'NewPlan' => Schema::object(['name' => Schema::text(), 'region' => Schema::text()]),
             'RecordingAsked' => Schema::object(['text' => Schema::text(), 'after' => Schema::orNull(Schema::text()), 'times' => Schema::orNull(Schema::whole()), 'signal' => Schema::orNull(Schema::object(['id' => Schema::text(), 'start' => Schema::whole(), 'bits' => Schema::whole(), 'highFirst' => Schema::flag(), 'signed' => Schema::flag()]))]),
-            'DescriptionAsked' => Schema::object(['text' => Schema::text()]),
+            'DescriptionAsked' => Schema::object(['text' => Schema::orNull(Schema::text()), 'base64' => Schema::orNull(Schema::text())]),
             'Lesson' => Schema::object(['medium' => Schema::text(), 'text' => Schema::text()]),
             'Given' => Schema::object(['inputs' => ['type' => 'object', 'additionalProperties' => Schema::text()]]),
             'Operation' => $operation,

@@ -36,6 +36,7 @@ use Rundfunk\Links\Rule\EndpointWithoutModule;
 use Rundfunk\Links\Step\AttachmentStep;
 use Rundfunk\Medium\Can\Can;
 use Rundfunk\Medium\Cellular\Cellular;
+use Rundfunk\Medium\Dmx\Dmx;
 use Rundfunk\Medium\Infrared\Infrared;
 use Rundfunk\Medium\Ip\Ip;
 use Rundfunk\Medium\KeyedRadio\KeyedRadio;
@@ -113,6 +114,7 @@ use Rundfunk\Routes\Rule\ActionUnfit;
 use Rundfunk\Routes\Rule\CodeMissing;
 use Rundfunk\Routes\Rule\CodeShared;
 use Rundfunk\Routes\Rule\ControlWithoutRoute;
+use Rundfunk\Routes\Rule\FadeLost;
 use Rundfunk\Routes\Rule\FunctionWithoutHardware;
 use Rundfunk\Routes\Rule\OutputUndriven;
 use Rundfunk\Routes\Rule\ReadingWithoutThreshold;
@@ -161,6 +163,7 @@ final class Shipped
             new Ip,
             new Serial,
             new Can,
+            new Dmx,
         ));
     }
 
@@ -295,6 +298,7 @@ final class Shipped
             new ValueOutside,
             new ValueSpanUnknown,
             new SwitchingImpossible,
+            new FadeLost,
             new RoutesFight,
             new PrecedenceIdle,
             new OffForGood,

@@ -10,6 +10,7 @@ use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Link;
 use Symfony\Component\HttpFoundation\Response;
+use ZipArchive;
 
 /** Recordings of a bus and descriptions of one are read and not kept. */
 final class HearTest extends FeatureTestCase
@@ -64,6 +65,26 @@ final class HearTest extends FeatureTestCase
         $this->describe($plan, ['text' => 'Dear bus,'])->assertUnprocessable()->assertJsonPath('problems.0.place', '/text');
         $this->hear($plan, ['text' => self::recording(false)], 'House')->assertUnprocessable()->assertJsonPath('problems.0.place', '/link');
         $this->describe($plan, ['text' => 'BO_ 1 A: 8 B'], 'House')->assertUnprocessable()->assertJsonPath('problems.0.place', '/link');
+    }
+
+    public function test_a_fixture_s_file_is_read_and_what_is_no_such_file_is_refused(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $path = (string) tempnam(sys_get_temp_dir(), 'fixture');
+        $zip = new ZipArchive;
+        $zip->open($path, ZipArchive::OVERWRITE);
+        $zip->addFromString('description.xml', '<GDTF><FixtureType Name="Wash"><DMXModes><DMXMode Name="Two"><DMXChannels><DMXChannel Offset="1,2"><LogicalChannel Attribute="Dimmer"/></DMXChannel></DMXChannels></DMXMode></DMXModes></FixtureType></GDTF>');
+        $zip->close();
+        $bytes = (string) file_get_contents($path);
+        unlink($path);
+        $this->actingAs($user)->describe($plan, ['base64' => base64_encode($bytes)], 'Bench lamps')->assertOk()
+            ->assertJsonPath('things.0.name', 'Wash')->assertJsonPath('things.0.values.modes.0.slots.0.fineAt', 2);
+        $this->describe($plan, ['base64' => base64_encode(substr($bytes, 0, 60))], 'Bench lamps')->assertUnprocessable()->assertJsonPath('problems.0.place', '/text');
+        $this->describe($plan, ['base64' => '*'], 'Bench lamps')->assertUnprocessable()->assertJsonPath('problems.0.place', '/base64');
+        $this->describe($plan, ['base64' => ['x']], 'Bench lamps')->assertUnprocessable()->assertJsonPath('problems.0.place', '/base64');
+        $this->describe($plan, ['base64' => str_repeat('A', 12_000_004)], 'Bench lamps')->assertUnprocessable();
+        $this->describe($plan, ['text' => '<GDTF/>'], 'Bench lamps')->assertUnprocessable()->assertJsonPath('problems.0.place', '/text');
     }
 
     public function test_nobody_listens_to_another_s_bus(): void

@@ -57,7 +57,7 @@ final class HearController
     {
         $medium = $this->medium($request, $plan, $link, ReadsDescriptions::class) ?? throw PlanRefused::at('/link', 'must be one that files describe');
         try {
-            return new JsonResponse($medium->described(self::text($request, 'text')));
+            return new JsonResponse($medium->described($request->input('base64') === null ? self::text($request, 'text') : self::bytes($request, 'base64')));
         } catch (LearningRefused $refused) {
             throw PlanRefused::at('/text', 'cannot be read. '.$refused->getMessage());
         }
@@ -82,6 +82,14 @@ final class HearController
         }
 
         return $text;
+    }
+
+    /** What is no text comes as the letters of one. */
+    private static function bytes(Request $request, string $name): string
+    {
+        $bytes = base64_decode(self::text($request, $name), true);
+
+        return $bytes === false ? throw PlanRefused::at("/{$name}", 'must be base64') : $bytes;
     }
 
     /** @return array{id: string, start: int, bits: int, highFirst: bool, signed: bool}|null */

@@ -8,6 +8,7 @@ use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\Faulty\BehaviourFaults;
 use Rundfunk\Demo\Faulty\CanFaults;
 use Rundfunk\Demo\Faulty\CellularFaults;
+use Rundfunk\Demo\Faulty\DmxFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
@@ -41,6 +42,7 @@ final readonly class FaultyOnPurpose
         PowerFaults::add($sketch);
         SerialFaults::add($sketch);
         CanFaults::add($sketch);
+        DmxFaults::add($sketch);
 
         return $sketch->plan();
     }

@@ -33,6 +33,7 @@ final readonly class LindenHollow
         self::frames($sketch);
         self::shades($sketch);
         self::store($sketch);
+        BenchLamps::add($sketch);
 
         return $sketch->assigned();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Drawing;
 
+use Rundfunk\Links\RidesOn;
 use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
@@ -139,9 +140,12 @@ final readonly class LineMapLayout
             return null;
         }
         $medium = $this->media->named($link->medium);
+        // What goes over another medium's parts is drawn as that.
+        $over = $this->media->offering(RidesOn::class, $link->medium)?->ridesOn($link);
+        $form = $over === null ? $medium->form() : $this->media->named($over)->form();
 
         return new MapLine(
-            $link->id, $medium->form(), $medium->key(), $medium->name(), $y,
+            $link->id, $form, $medium->key(), $medium->name(), $y,
             $fromBefore ? self::LABELS - 8 : $stops[0]->x ?? self::LABELS,
             $toAfter ? $right : $stops[count($stops) - 1]->x ?? self::LABELS,
             $fromBefore, $toAfter, $stops,

@@ -26,7 +26,7 @@ final class AssignLawsTest extends CoreTestCase
      * What a route that gets a way may bring with it: its way is the shortest, and what that medium then lacks (a code, a
      * number, a caller on a list) is said of it. Mended with the routes, not with the pins.
      */
-    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin'];
+    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin', 'dmx-hazard', 'dmx-cannot', 'serial-network-differs'];
 
     /** Where nothing is left but the console, or a pin that is not quiet at the start, being wired to it is what can be had. */
     private const OF_FULL_BOARDS = ['console-pin-taken', 'switches-at-start'];

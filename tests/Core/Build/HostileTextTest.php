@@ -22,6 +22,7 @@ final class HostileTextTest extends CoreTestCase
 {
     private const READER = <<<'PY'
         import csv, io, json, sys, tomllib, unicodedata
+        from xml.etree import ElementTree
         for path in sys.argv[1:]:
             with open(path, 'rb') as file:
                 raw = file.read()
@@ -40,6 +41,9 @@ final class HostileTextTest extends CoreTestCase
                     assert bare[:1] not in '=+-@' or bare == '' or bare[1:].replace('.', '', 1).isdigit(), (path, cell)
             elif path.endswith(('.json', '.jsonld')):
                 json.loads(text)
+            elif path.endswith('.svg'):
+                tags = {element.tag.split('}')[1] for element in ElementTree.fromstring(text).iter()}
+                assert tags <= {'svg', 'title', 'g', 'path', 'rect', 'text'}, (path, tags)
             else:
                 assert not any(unicodedata.category(c) in ('Cc', 'Cf', 'Zl', 'Zp') and c != '\n' for c in text), path
                 assert not any(line.startswith(('ATD', '#error', 'Set-Cookie', 'pwned')) for line in text.split('\n')), path
@@ -104,7 +108,7 @@ final class HostileTextTest extends CoreTestCase
         foreach ($plan->nodes() as $at => $node) {
             $made = ['wiring.csv' => WiringTable::of($plan, $node, self::knowledge())->csv(), 'parts.csv' => PartsList::of($plan, self::knowledge(), $node)->csv()];
             foreach (Artefacts::of($plan, $node, self::knowledge()) as $artefact) {
-                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|dbc|txt|toml|json|jsonld|h)$/D', $artefact->fileName);
+                self::assertMatchesRegularExpression('/^[a-z0-9][a-z0-9_.-]*\.(csv|dbc|txt|toml|json|jsonld|h|svg)$/D', $artefact->fileName);
                 $made[$artefact->key.'-'.$artefact->fileName] = $artefact->content;
             }
             foreach ($made as $name => $content) {

@@ -25,7 +25,7 @@ final readonly class SilenceTooShort implements OutputRule
         }
         foreach ($look->plan->routesTo($output) as $route) {
             $control = $look->plan->control($route->controlId);
-            $repeat = Watched::repeatMs($control);
+            $repeat = Watched::toldEveryMs($look, $route, $control);
             if ($control->nodeId === $output->nodeId || ! $route->holdsToControl() || $repeat === 0 || $silence >= 2 * $repeat) {
                 continue;
             }

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Rundfunk\Behaviour\Rule;
 
 use Rundfunk\Behaviour\Answers;
+use Rundfunk\Behaviour\SaysAgain;
+use Rundfunk\Check\Look;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Route;
 
 /** Which outputs can go off when they are not heard of, and which controls can say again that they are held. */
 final readonly class Watched
@@ -20,6 +23,15 @@ final readonly class Watched
     public static function canRepeat(Control $control): bool
     {
         return $control->kind->settings()->field('repeatMs') !== null;
+    }
+
+    /** @return int how often what holds an output is told where it arrives, whoever tells it; 0 for once */
+    public static function toldEveryMs(Look $look, Route $route, Control $control): int
+    {
+        $hops = $look->plan->hopsOf($route);
+        $last = $hops[count($hops) - 1] ?? null;
+
+        return ($last === null ? null : $look->media->offering(SaysAgain::class, $look->plan->link($last->linkId)->medium)?->everyMs()) ?? self::repeatMs($control);
     }
 
     /** @return int 0 for once */

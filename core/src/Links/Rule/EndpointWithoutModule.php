@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Rundfunk\Links\Rule;
 
+use Rundfunk\Check\End;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Links\RidesOn;
+use Rundfunk\Medium\Medium;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Role;
 
@@ -26,6 +30,12 @@ final readonly class EndpointWithoutModule implements NodeRule
                 continue;
             }
             $medium = $look->media->named($end->link->medium);
+            $other = $look->media->offering(RidesOn::class, $end->link->medium)?->ridesOn($end->link);
+            if ($other !== null) {
+                yield from self::riding($end, $look->media->named($other), $look);
+
+                continue;
+            }
             if ($module === null || $end->class === null || $module->nodeId !== $node->id || $end->class->medium !== $end->link->medium) {
                 yield Finding::fault(
                     "{$node->name} has no {$medium->part()} for {$end->link->name}",
@@ -56,5 +66,23 @@ final readonly class EndpointWithoutModule implements NodeRule
                 );
             }
         }
+    }
+
+    /**
+     * What goes over a node's other network needs that.
+     *
+     * @return iterable<Finding>
+     */
+    private static function riding(End $end, Medium $on, Look $look): iterable
+    {
+        if (array_filter($look->plan->endpointsOf($end->node), static fn (Endpoint $other): bool => $look->plan->link($other->linkId)->medium === $on->key()) !== []) {
+            return;
+        }
+        yield Finding::fault(
+            "{$end->node->name} is on {$end->link->name} and on no {$on->name()}",
+            $end->at(),
+            "{$end->link->name} goes over {$on->name()}: without one nothing leaves the node.",
+            "Put {$end->node->name} on a {$on->name()} as well.",
+        );
     }
 }

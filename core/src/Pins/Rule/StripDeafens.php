@@ -12,6 +12,8 @@ use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Pins\SetsBaud;
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 
@@ -25,15 +27,17 @@ final readonly class StripDeafens implements NodeRule
     /** A quarter of the shortest mark that is timed. */
     private const HARMLESS_US = 140;
 
+    private const BITS_PER_CHARACTER = 10;
+
     public function check(Node $node, Look $look): iterable
     {
         if ($look->board($node)?->pixelsBlock !== true) {
             return;
         }
-        $ears = array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => $wire->terminal->signal === Signal::Marks || ($wire->terminal->isBySoftware($wire->use) && $wire->terminal->needs === 'uart.rx')));
-        foreach ($ears === [] ? [] : $look->wiresOf($node) as $strip) {
+        foreach ($look->wiresOf($node) as $strip) {
             $us = $strip->terminal->signal === Signal::Pixels ? self::PIXEL_US * self::pixels($look, $strip) : 0;
-            if ($us <= self::HARMLESS_US) {
+            $ears = $us <= self::HARMLESS_US ? [] : array_values(array_filter($look->wiresOf($node), static fn (Wire $wire): bool => self::isDeafened($look, $wire, $us)));
+            if ($ears === []) {
                 continue;
             }
             yield Finding::warning(
@@ -45,6 +49,22 @@ final readonly class StripDeafens implements NodeRule
                 about: [$strip->use->id, $ears[0]->use->id],
             );
         }
+    }
+
+    /** Marks are timed, and so are bits by software; a port holds two characters, and the third is lost. Common practice. */
+    private static function isDeafened(Look $look, Wire $wire, int $us): bool
+    {
+        if ($wire->terminal->signal === Signal::Marks || ($wire->terminal->isBySoftware($wire->use) && $wire->terminal->needs === 'uart.rx')) {
+            return true;
+        }
+        foreach ($wire->terminal->needs === 'uart.rx' ? $look->plan->having(Endpoint::class, 'moduleId', $wire->module->id) : [] as $end) {
+            $baud = $look->media->offering(SetsBaud::class, $look->plan->link($end->linkId)->medium)?->baud($look->plan, $end);
+            if ($baud !== null && $us > 2 * self::BITS_PER_CHARACTER * 1_000_000 / $baud) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function pixels(Look $look, Wire $strip): int
