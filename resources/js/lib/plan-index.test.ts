@@ -17,6 +17,7 @@ test('nodes, modules and ends are found by what they belong to', () => {
         'Relays',
         'Door keys',
         'Lights',
+        'Lamp bridge',
     ]);
     expect(index.placeName(shed?.placeId ?? null)).toBe('Potting shed');
     expect(index.placeName(null)).toBe('Nowhere yet');

@@ -30,7 +30,7 @@
     async function read(): Promise<void> {
         const { data, error } = await api.POST('/api/plans/{plan}/links/{link}/described', {
             params: { path: { plan: workspace.planId, link: link.id } },
-            body: { text },
+            body: { text, base64: null },
         });
         shown = data ?? null;
         kept = (data?.things ?? []).map(() => true);

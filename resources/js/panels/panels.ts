@@ -3,6 +3,7 @@ import type { Schemas } from '../lib/api';
 import type { PlanIndex } from '../lib/plan-index';
 import CanPanel from './CanPanel.svelte';
 import CellularPanel from './CellularPanel.svelte';
+import DmxPanel from './DmxPanel.svelte';
 import InfraredPanel from './InfraredPanel.svelte';
 import IpPanel from './IpPanel.svelte';
 import KeyedPanel from './KeyedPanel.svelte';
@@ -25,6 +26,7 @@ export const panels: { [Key in Panel['medium']]: Component<PanelProps<Key>> } = 
     infrared: InfraredPanel,
     'keyed-radio': KeyedPanel,
     can: CanPanel,
+    dmx: DmxPanel,
     cellular: CellularPanel,
     ip: IpPanel,
     serial: SerialPanel,

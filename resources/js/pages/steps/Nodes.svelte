@@ -28,6 +28,17 @@
                     (end) => end.nodeId === node.id && index.link(end.linkId)?.medium === 'serial',
                 )),
     );
+    /** What its slots are, where it takes those of a universe. */
+    const fixtureType = $derived(data.document.fixtureTypes.find((one) => one.id === node?.fixtureTypeId));
+    const obeys = $derived(
+        bought &&
+            node !== undefined &&
+            node.kind !== 'phone' &&
+            (fixtureType !== undefined ||
+                data.document.endpoints.some(
+                    (end) => end.nodeId === node.id && index.link(end.linkId)?.medium === 'dmx',
+                )),
+    );
     const groups = $derived(
         [...index.places.map((place) => place.id), null]
             .map((placeId) => ({
@@ -162,11 +173,24 @@
                         <a class="quiet-link text-[14px]" href="#/plans/{planId}/own{protocol ? `/${protocol.id}` : ''}"
                             >{protocol ? 'its functions and readings' : 'write it down'}</a
                         >
+                    </div>{:else if obeys}<div>
+                        <SelectField
+                            label="Fixture"
+                            value={node.fixtureTypeId ?? ''}
+                            empty="not described yet"
+                            items={data.document.fixtureTypes.map((one) => ({ value: one.id, name: one.name }))}
+                            onsave={(id) => set(`What ${node.name} is`, { fixtureTypeId: id || null })}
+                        />
+                        <a
+                            class="quiet-link text-[14px]"
+                            href="#/plans/{planId}/own{fixtureType ? `/${fixtureType.id}` : ''}"
+                            >{fixtureType ? 'its modes and slots' : 'describe it'}</a
+                        >
                     </div>{/if}
             </section>
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
             <NodeControls {node} {index} {catalogue} {planId} {protocol} />
-            {#if bought && node.kind !== 'phone' && protocol === undefined}{#key node.id}<NodeCodes
+            {#if bought && node.kind !== 'phone' && protocol === undefined && fixtureType === undefined}{#key node.id}<NodeCodes
                         {node}
                         {index}
                         {catalogue}

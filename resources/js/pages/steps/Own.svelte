@@ -5,6 +5,8 @@
     import RemoveButton from '../../widgets/RemoveButton.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
     import type { StepProps } from '../steps';
+    import FixtureType from './own/FixtureType.svelte';
+    import FixtureTypeList from './own/FixtureTypeList.svelte';
     import OwnBoard from './own/OwnBoard.svelte';
     import OwnModule from './own/OwnModule.svelte';
     import Protocol from './own/Protocol.svelte';
@@ -36,6 +38,7 @@
     const board = $derived(data.document.ownBoards.find((one) => one.id === item));
     const module = $derived(data.document.ownModules.find((one) => one.id === item));
     const protocol = $derived(data.document.protocols.find((one) => one.id === item));
+    const fixtureType = $derived(data.document.fixtureTypes.find((one) => one.id === item));
 
     async function copy(kind: 'ownBoard' | 'ownModule', key: string): Promise<void> {
         const list = lists.find((one) => one.kind === kind);
@@ -56,7 +59,7 @@
     }
 </script>
 
-{#if board !== undefined || module !== undefined || protocol !== undefined}
+{#if board !== undefined || module !== undefined || protocol !== undefined || fixtureType !== undefined}
     <p><a class="quiet-link" href="#/plans/{planId}/own">← All own parts</a></p>
 {/if}
 {#if board !== undefined}
@@ -65,6 +68,8 @@
     <OwnModule own={module} {catalogue} />
 {:else if protocol !== undefined}
     <Protocol {protocol} />
+{:else if fixtureType !== undefined}
+    <FixtureType type={fixtureType} />
 {:else}
     <h1>Own parts</h1>
     <p class="text-soft mt-0.5 max-w-[760px]">
@@ -117,4 +122,5 @@
         </section>
     {/each}
     <ProtocolList {data} {index} {planId} />
+    <FixtureTypeList {data} {index} {planId} />
 {/if}

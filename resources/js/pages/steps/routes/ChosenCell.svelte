@@ -65,6 +65,14 @@
         );
     }
 
+    function setFade(existing: Schemas['Route'], text: string): void {
+        const milliseconds = text.trim() === '' ? 0 : Math.round(Number(text.replace(',', '.')) * 1000);
+        void workspace.edit(
+            `Fade of ${text || '0'} s`,
+            change('route', existing.id, { fadeMs: Number.isFinite(milliseconds) ? milliseconds : text }),
+        );
+    }
+
     function setValue(existing: Schemas['Route'], text: string): void {
         void workspace.edit(`${existing.action} ${text}`, change('route', existing.id, { value: typed(text) }));
     }
@@ -114,6 +122,19 @@
                 value={String(route.value ?? '')}
                 onsave={(text) => setValue(route, text)}
             />
+        {/if}
+        {#if route !== undefined && (output.kind === 'function' || route.fadeMs > 0)}
+            <div class="flex items-end gap-1">
+                <TextField
+                    label="Fade, seconds"
+                    quiet
+                    mono
+                    class="w-[80px]"
+                    placeholder="at once"
+                    value={route.fadeMs === 0 ? '' : String(route.fadeMs / 1000)}
+                    onsave={(text) => setFade(route, text)}
+                /><span class="pb-1">s fade</span>
+            </div>
         {/if}
         {#if view !== undefined && route !== undefined}
             <p class="text-soft pb-1">
