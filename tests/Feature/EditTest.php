@@ -186,7 +186,7 @@ final class EditTest extends FeatureTestCase
         $link = self::packetLink($held['document']);
         $route = $held['document']['routes'][0]['id'];
         $ids = static fn (string $list): array => array_column($held['document'][$list], 'id');
-        $this->onScreen = ['route-way' => array_slice($ids('routes'), 0, 50), 'output-masters' => $ids('outputs'), 'pin-table' => $ids('nodes'), 'link-panel' => $ids('links'), 'code-grid' => $ids('nodes'), 'line-map' => ['640'], 'all-off' => ['']];
+        $this->onScreen = ['route-way' => array_slice($ids('routes'), 0, 50), 'output-masters' => array_slice($ids('outputs'), 0, 50), 'pin-table' => $ids('nodes'), 'link-panel' => $ids('links'), 'code-grid' => $ids('nodes'), 'line-map' => ['640'], 'all-off' => ['']];
         $shown = $this->shown();
         $steps = [
             fn (int $version): TestResponse => $this->edit($this->plan, $version, self::rename($this->nodes[0]['id'], 'Other name')),

@@ -50,6 +50,6 @@ final class NodeSheetTest extends FeatureTestCase
     {
         $catalogue = $this->actingAs(self::user())->getJson('/api/catalogue')->assertOk();
         self::assertCount(7, $catalogue->json('boards'));
-        self::assertSame(['packet-radio', 'infrared', 'keyed-radio', 'cellular', 'ip', 'serial', 'can'], array_column($catalogue->json('media'), 'key'));
+        self::assertSame(['packet-radio', 'infrared', 'keyed-radio', 'cellular', 'ip', 'serial', 'can', 'dmx'], array_column($catalogue->json('media'), 'key'));
     }
 }

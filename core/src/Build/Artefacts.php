@@ -21,7 +21,24 @@ final readonly class Artefacts
             $artefacts = [...$artefacts, ...$files?->artefacts($plan, $endpoint, $knowledge) ?? []];
         }
 
-        return $artefacts;
+        return self::apart($artefacts);
+    }
+
+    /**
+     * A node on two links of one medium has two files of a kind: each is asked for by a key of its own.
+     *
+     * @param  list<Artefact>  $artefacts
+     * @return list<Artefact>
+     */
+    private static function apart(array $artefacts): array
+    {
+        $seen = [];
+
+        return array_map(static function (Artefact $one) use (&$seen): Artefact {
+            $seen[$one->key] = ($seen[$one->key] ?? 0) + 1;
+
+            return $seen[$one->key] === 1 ? $one : new Artefact("{$one->key}-{$seen[$one->key]}", $one->title, $one->fileName, $one->type, $one->content);
+        }, $artefacts);
     }
 
     /** @throws NoSuchArtefact */

@@ -37,6 +37,6 @@ final readonly class CanFiles implements ExportsFiles
             }
         }
 
-        return $messages === [] ? [] : [new Artefact('dbc', 'Messages of the bus (DBC)', FileName::of(CNames::lower($link->name), '.dbc'), 'text/plain', WritesDbc::text($messages))];
+        return $messages === [] ? [] : [new Artefact('dbc', "Messages of {$link->name} (DBC)", FileName::of(CNames::lower($link->name), '.dbc'), 'text/plain', WritesDbc::text($messages))];
     }
 }

@@ -23,14 +23,14 @@ final readonly class DmxFiles implements ExportsFiles
         $name = CNames::lower($link->name);
         $files = [];
         if ($universe->patched !== []) {
-            $files[] = new Artefact('dmx-patch', 'Patch of the universe (CSV)', FileName::of($name, '-patch.csv'), 'text/csv', PatchSheet::csv($universe));
-            $files[] = new Artefact('dmx-patch-sheet', 'Patch of the universe (drawing)', FileName::of($name, '-patch.svg'), 'image/svg+xml', PatchSheet::svg($universe, Ink::Paper));
+            $files[] = new Artefact('dmx-patch', "Patch of {$link->name} (CSV)", FileName::of($name, '-patch.csv'), 'text/csv', PatchSheet::csv($universe));
+            $files[] = new Artefact('dmx-patch-sheet', "Patch of {$link->name} (drawing)", FileName::of($name, '-patch.svg'), 'image/svg+xml', PatchSheet::svg($universe, Ink::Paper));
         }
         $end = DmxEnd::of($endpoint);
         if ($endpoint->role->sends() && $end->bridges) {
             try {
                 $form = BridgeForm::from($end->template);
-                $files[] = new Artefact('dmx-bridge', 'The bridge\'s program (C)', FileName::of($name, '_bridge.h'), 'text/x-c', CBridge::text($form, $end->template, DmxFrame::MOST_SLOTS, $universe->settings->breakUs, $universe->settings->markUs));
+                $files[] = new Artefact('dmx-bridge', "Program of the bridge of {$link->name} (C)", FileName::of($name, '_bridge.h'), 'text/x-c', CBridge::text($form, $end->template, DmxFrame::MOST_SLOTS, $universe->settings->breakUs, $universe->settings->markUs));
             } catch (BridgeFormRefused) {
                 // Said where it is typed.
             }

@@ -14,10 +14,12 @@ use Rundfunk\Plan\ThingKind;
 use Rundfunk\View\LooksFar;
 use Rundfunk\View\View;
 
-/** What the slots of a universe say when controls are worked at given times: asked for as "link total control@ms control@ms …". */
+/** What the slots of a universe say when controls are worked at given times: asked for as "link total control@ms control@ms …"; left out, how the first universe stands at rest. */
 final readonly class SlotStripView implements LooksFar, View
 {
     private const WIDTH = 820;
+
+    private const USUAL_MS = 2_000;
 
     private const MOST_PRESSES = 60;
 
@@ -39,8 +41,8 @@ final readonly class SlotStripView implements LooksFar, View
     public function of(string $of, Plan $plan, Knowledge $knowledge): ?SlotStrip
     {
         $asked = explode(' ', $of);
-        $link = $plan->find(ThingKind::Link, $asked[0]);
-        $total = (int) ($asked[1] ?? 0);
+        $link = $of === '' ? ($plan->linksOver(Dmx::KEY)[0] ?? null) : $plan->find(ThingKind::Link, $asked[0]);
+        $total = (int) ($asked[1] ?? self::USUAL_MS);
         if (! $link instanceof Link || $link->medium !== Dmx::KEY || $total < 1 || $total > Rehearsed::LONGEST_MS || count($asked) > self::MOST_PRESSES) {
             return null;
         }

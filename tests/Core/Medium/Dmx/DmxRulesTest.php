@@ -11,6 +11,7 @@ use Rundfunk\Behaviour\Inputs;
 use Rundfunk\Behaviour\Machine;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\Tabulation;
+use Rundfunk\Build\Artefact;
 use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\Fingerprint;
 use Rundfunk\Check\Finding;
@@ -225,6 +226,17 @@ final class DmxRulesTest extends CoreTestCase
         // A fade is nothing that the settings of the link hold, and both ends need know of it all the same.
         $faded = self::lamps(two: ['start' => 37], route: ['fadeMs' => 900])->plan();
         self::assertNotSame(Fingerprint::ofLink($plan, $plan->links()[0], self::knowledge()), Fingerprint::ofLink($faded, $faded->links()[0], self::knowledge()));
+    }
+
+    public function test_a_node_on_two_universes_has_each_file_under_a_key_of_its_own(): void
+    {
+        $plan = self::lamps()->link('m', 'More lamps', 'dmx')->module('w2', 'n', 'dmx-driver-5v', 'Second line', FedFrom::Board5V)->join('m', 'n', Role::Sends, 'w2')
+            ->node('c', 'Far', NodeKind::Fixture, null, null, ['fixtureTypeId' => self::typeId()])->join('m', 'c', Role::Receives, null, ['start' => 9, 'terminated' => true])->plan();
+        $desk = array_values(array_filter($plan->nodes(), static fn (Node $node): bool => $node->name === 'Desk'))[0];
+        $keys = array_map(static fn (Artefact $one): string => $one->key, Artefacts::of($plan, $desk, self::knowledge()));
+        self::assertSame(array_values(array_unique($keys)), $keys);
+        self::assertStringContainsString('Left,Lamp,m,1,', Artefacts::named($plan, $desk, self::knowledge(), 'dmx-patch')->content);
+        self::assertStringContainsString('Far,Lamp,m,9,', Artefacts::named($plan, $desk, self::knowledge(), 'dmx-patch-2')->content);
     }
 
     public function test_a_rehearsed_fade_goes_up_packet_by_packet_and_arrives(): void
