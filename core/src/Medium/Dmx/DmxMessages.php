@@ -35,7 +35,10 @@ final readonly class DmxMessages implements TakesMemory, WritesMessages
         $sends = self::sends($plan, $endpoint, $numbers);
         $hears = self::hears($plan, $endpoint, $numbers);
 
-        return ($sends === null ? 0 : CSender::memoryBytes($sends, self::form($endpoint) !== null)) + ($hears === null ? 0 : CListener::memoryBytes($hears));
+        // Over the network the program holds the whole packet besides.
+        $packet = $sends === null || self::packet($plan, $endpoint) === null ? 0 : NetworkPacket::HEAD + strlen($sends->rests);
+
+        return $packet + ($sends === null ? 0 : CSender::memoryBytes($sends, self::form($endpoint) !== null)) + ($hears === null ? 0 : CListener::memoryBytes($hears));
     }
 
     public function programBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int
