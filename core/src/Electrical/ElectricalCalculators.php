@@ -11,12 +11,16 @@ use Rundfunk\Electrical\Calculator\BaudMismatchOf;
 use Rundfunk\Electrical\Calculator\BurstDroopOf;
 use Rundfunk\Electrical\Calculator\CableDrop;
 use Rundfunk\Electrical\Calculator\CapacitorForDroopOf;
+use Rundfunk\Electrical\Calculator\ContactOf;
 use Rundfunk\Electrical\Calculator\DividerOf;
+use Rundfunk\Electrical\Calculator\FuseOf;
 use Rundfunk\Electrical\Calculator\I2cPullUpOf;
 use Rundfunk\Electrical\Calculator\LedStringOf;
 use Rundfunk\Electrical\Calculator\RegulatorOf;
+use Rundfunk\Electrical\Calculator\ResidualCurrentOf;
 use Rundfunk\Electrical\Calculator\Rs485BiasOf;
 use Rundfunk\Electrical\Calculator\SeriesValue;
+use Rundfunk\Electrical\Calculator\SsrHeatOf;
 use Rundfunk\Electrical\Calculator\UartDividerOf;
 
 /** The formulas that belong to no medium. */
@@ -25,6 +29,6 @@ final class ElectricalCalculators
     /** @return list<Calculator> */
     public static function all(): array
     {
-        return [new DividerOf, new SeriesValue, new BurstDroopOf, new CapacitorForDroopOf, new CableDrop, new RegulatorOf, new BatteryLifeOf, new BaseResistorOf, new I2cPullUpOf, new LedStringOf, new UartDividerOf, new BaudMismatchOf, new Rs485BiasOf];
+        return [new DividerOf, new SeriesValue, new BurstDroopOf, new CapacitorForDroopOf, new CableDrop, new RegulatorOf, new BatteryLifeOf, new BaseResistorOf, new I2cPullUpOf, new LedStringOf, new UartDividerOf, new BaudMismatchOf, new Rs485BiasOf, new FuseOf, new ContactOf, new SsrHeatOf, new ResidualCurrentOf];
     }
 }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
+use Rundfunk\Electrical\CircuitFuse;
+
 /** The fuses there are, and what a cord carries. Source: preferred ratings of IEC 60127; cords: common practice, local code decides. */
 final readonly class Fuses
 {
     /** So much above what is drawn. Common practice. */
-    public const ABOVE_LOAD = 1.25;
-
-    private const RATINGS = [1.0, 1.25, 1.6, 2.0, 2.5, 3.15, 4.0, 5.0, 6.3, 8.0];
+    public const ABOVE_LOAD = CircuitFuse::ABOVE_LOAD;
 
     /** @return float|null the smallest rating that is not below, amperes; null where there is none for a home */
     public static function atLeast(float $ampere): ?float
     {
         foreach ([0.1, 1.0, 10.0] as $decade) {
-            foreach (self::RATINGS as $rating) {
+            foreach (CircuitFuse::PREFERRED as $rating) {
                 $fuseA = round($rating * $decade, 3);
                 if ($fuseA >= $ampere - 1e-9 && $fuseA <= 20.0) {
                     return $fuseA;
