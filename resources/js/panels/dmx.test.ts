@@ -87,7 +87,7 @@ test('the rest goes to rest, and dark says nothing to what makes light', async (
     await fireEvent.click(screen.getByRole('button', { name: 'Page: dawn: all else at rest' }));
     const routes = sent(edit).filter((one) => one.kind === 'route');
     expect(routes).toHaveLength(3);
-    expect(routes.every((one) => (one as { values: { action: string } }).values.action === 'off')).toBe(true);
+    expect(routes.map((one) => one.values['action'])).toEqual(['off', 'off', 'off']);
     await fireEvent.click(screen.getByRole('button', { name: 'Page: dawn: black-out' }));
     expect(sent(edit)).toMatchObject([
         { op: 'change', id: route.id, values: { action: 'set', value: 0 } },

@@ -119,15 +119,21 @@ final class SlotsInCTest extends CoreTestCase
         self::assertSame(array_map(rtrim(...), explode("\n", trim($said))), array_map(rtrim(...), $lines[1]), "{$which} on the board");
     }
 
+    /** @return list<array{int, bool, bool, bool}> seed, whether it tells a bridge, pulses, goes by network */
+    private static function programs(): array
+    {
+        return [[1, false, true, false], [2, true, true, false], [3, false, false, false], [5, false, false, true]];
+    }
+
     public function test_its_program_takes_about_what_is_said(): void
     {
-        foreach ([[1, false, true, []], [2, true, true, []], [3, false, false, []], [5, false, false, ['form' => 'network', 'universe' => 3]]] as [$seed, $bridges, $pulses, $settings]) {
-            $plan = self::drawn($seed, $settings, $bridges, $pulses);
+        foreach (self::programs() as [$seed, $bridges, $pulses, $isNetwork]) {
+            $plan = self::drawn($seed, $isNetwork ? ['form' => 'network', 'universe' => 3] : [], $bridges, $pulses);
             $numbers = new MessageNumbers($plan, self::knowledge()->media);
             file_put_contents($this->folder.'/desk.h', self::HEAD.implode("\n", (new DmxMessages)->messageLines($plan, self::desk($plan), 0, 'LINE', $numbers)));
-            $uses = '#include "desk.h"'."\nstruct line_state s; struct node_message m; volatile uint32_t t; volatile uint8_t r; ".($bridges ? 'char text[LINE_LONGEST];' : '').($settings === [] ? '' : 'uint8_t packet[LINE_BYTES];')."\nint main(void) { for (;;) {";
+            $uses = '#include "desk.h"'."\nstruct line_state s; struct node_message m; volatile uint32_t t; volatile uint8_t r; ".($bridges ? 'char text[LINE_LONGEST];' : '').($isNetwork ? 'uint8_t packet[LINE_BYTES];' : '')."\nint main(void) { for (;;) {";
             $sizes = [];
-            foreach (['', ' line_start(&s, t); node_to_line(&s, &m, t); line_refresh(&s, t);'.($bridges ? ' r = line_next(&s, t, text);' : '').($settings === [] ? '' : ' line_packet(&s, t, packet);')] as $calls) {
+            foreach (['', ' line_start(&s, t); node_to_line(&s, &m, t); line_refresh(&s, t);'.($bridges ? ' r = line_next(&s, t, text);' : '').($isNetwork ? ' line_packet(&s, t, packet);' : '')] as $calls) {
                 file_put_contents($this->folder.'/size.c', "{$uses}{$calls} } }\n");
                 $this->execute('avr-gcc', '-mmcu=atmega644', '-Os', '-std=gnu99', '-o', 'size.elf', 'size.c');
                 [, $row] = explode("\n", $this->execute('avr-size', 'size.elf'));
