@@ -33,11 +33,15 @@ final readonly class Rehearsed
 
     public const LONGEST_MS = 60_000;
 
+    /** More packets than a strip has dots are not all looked at. */
+    private const MOST_LOOKS = 4_000;
+
     /**
      * @param  list<array{name: string, points: list<array{int, int}>}>  $rows  by slot: at what time which value, from there on
      * @param  list<array{int, Control}>  $presses
+     * @param  bool  $isWhole  every packet was looked at
      */
-    private function __construct(public int $totalMs, public int $periodUs, public array $rows, public array $presses)
+    private function __construct(public int $totalMs, public array $rows, public array $presses, public bool $isWhole)
     {
     }
 
@@ -65,6 +69,8 @@ final readonly class Rehearsed
         $sender = new Sender($tables);
         $points = array_fill(0, count($tables->driven), []);
         $packet = 0;
+        $each = max(1, intdiv(1_000 * $totalMs, $universe->periodUs() * self::MOST_LOOKS));
+        $lookUs = $each * $universe->periodUs();
         for ($now = -self::BEFORE_MS; $now <= $totalMs; $now += self::STEP_MS) {
             [$inputs, $heard] = self::worked($plan, $end, $presses, $contacts, $now, $numbers, $behaviour);
             $outcome = $machine->step($state, $now + self::BEFORE_MS, Clock::UNKNOWN, $inputs, $heard);
@@ -75,8 +81,8 @@ final readonly class Rehearsed
                 }
             }
             // Whatever packets begin before the next step show it.
-            for (; $packet * $universe->periodUs() < 1_000 * ($now + self::STEP_MS) && $packet * $universe->periodUs() >= 1_000 * $now; $packet++) {
-                $ms = intdiv($packet * $universe->periodUs(), 1_000);
+            for (; $packet * $lookUs < 1_000 * ($now + self::STEP_MS) && $packet * $lookUs >= 1_000 * $now; $packet++) {
+                $ms = intdiv($packet * $lookUs, 1_000);
                 $slots = $sender->slots($ms + self::BEFORE_MS);
                 foreach ($tables->driven as $at => $driven) {
                     $value = ord($slots[$driven->at]);
@@ -88,7 +94,7 @@ final readonly class Rehearsed
             }
         }
 
-        return new self($totalMs, $universe->periodUs(), self::moving($tables, $points), $presses);
+        return new self($totalMs, self::moving($tables, $points), $presses, $each === 1);
     }
 
     /**

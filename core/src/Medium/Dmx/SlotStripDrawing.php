@@ -17,6 +17,10 @@ final readonly class SlotStripDrawing
 
     private const BOTTOM = 26;
 
+    private const DOT = 0.5;
+
+    private const LEAP = 16;
+
     private TimeScale $scale;
 
     public float $height;
@@ -61,8 +65,15 @@ final readonly class SlotStripDrawing
             $lines[] = Svg::element('path', ['d' => Svg::across($this->scale->x(0), $foot, $this->scale->x($this->played->totalMs)), 'stroke' => $this->ink->rule()]);
             $points = [];
             $was = null;
+            $drawnX = -1.0;
             foreach ([...$row['points'], [$this->played->totalMs, null]] as [$ms, $value]) {
-                $x = number_format($this->scale->x($ms), 1, '.', '');
+                $at = $this->scale->x($ms);
+                // What nobody could tell apart is one dot, unless it leaps.
+                if ($was !== null && $value !== null && $at - $drawnX < self::DOT && abs($value - $was) < self::LEAP) {
+                    continue;
+                }
+                $drawnX = $at;
+                $x = number_format($at, 1, '.', '');
                 if ($was !== null) {
                     $points[] = "{$x},".self::at($foot, $was);
                 }
@@ -90,7 +101,7 @@ final readonly class SlotStripDrawing
         foreach ($played->rows as $row) {
             $steps = count($row['points']) - 1;
             $values = array_column($row['points'], 1);
-            $words[] = $steps <= 0 ? "{$row['name']} stays at ".($values[0] ?? 0) : "{$row['name']} changes {$steps} ".($steps === 1 ? 'time' : 'times').', at most '.max([0, ...$values]).', at last '.$values[$steps];
+            $words[] = $steps <= 0 ? "{$row['name']} stays at ".($values[0] ?? 0) : "{$row['name']} changes ".($played->isWhole ? '' : 'at least ')."{$steps} ".($steps === 1 ? 'time' : 'times').', at most '.max([0, ...$values]).', at last '.$values[$steps];
         }
 
         return implode('; ', $words).'.';

@@ -22,6 +22,7 @@ use Rundfunk\Medium\Dmx\DmxPanel;
 use Rundfunk\Medium\Dmx\Listener;
 use Rundfunk\Medium\Dmx\ListenerTables;
 use Rundfunk\Medium\Dmx\Rehearsed;
+use Rundfunk\Medium\Dmx\SlotStripView;
 use Rundfunk\Medium\Dmx\Universe;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
@@ -254,6 +255,26 @@ final class DmxRulesTest extends CoreTestCase
         // The key is debounced, then 17 packets go out in 400 ms: the first change may fall to either side.
         self::assertEqualsWithDelta(17, count($values) - 1, 1);
         self::assertEqualsWithDelta(400, $points[count($points) - 1][0] - $points[1][0], 50);
+    }
+
+    public function test_a_strip_is_drawn_of_what_is_asked_and_of_nothing_else(): void
+    {
+        $plan = self::lamps(route: ['fadeMs' => 400])->link('other', 'House', 'ip')->plan();
+        [$link, $other] = $plan->links();
+        $key = self::control($plan)->id;
+        $view = new SlotStripView;
+        $shown = $view->of("{$link->id} 2000 {$key}@100", $plan, self::knowledge());
+        self::assertNotNull($shown);
+        self::assertMatchesRegularExpression('/^Left: Red changes \d+ times, at most 200, at last 200\.$/', $shown->words);
+        self::assertNotFalse(simplexml_load_string("<svg>{$shown->svg}</svg>"));
+        self::assertStringContainsString('at least', (string) $view->of("{$link->id} 60000 {$key}@100", $plan, self::knowledge())?->words);
+        self::assertStringContainsString('stays at 0', (string) $view->of('', $plan, self::knowledge())?->words);
+        foreach (["{$other->id} 2000", 'nothing 2000', "{$link->id} 0", "{$link->id} 60001", "{$link->id} -5", "{$link->id} 2000".str_repeat(" {$key}@1", 99)] as $asked) {
+            self::assertNull($view->of($asked, $plan, self::knowledge()), $asked);
+        }
+        foreach (["{$link->id} 2000 {$key}@2001", "{$link->id} 2000 {$key}@x", "{$link->id} 2000 {$link->id}@1", "{$link->id} 2000 @"] as $asked) {
+            self::assertStringContainsString('stays at 0', (string) $view->of($asked, $plan, self::knowledge())?->words, $asked);
+        }
     }
 
     public function test_without_data_a_board_of_ours_does_what_the_plan_says(): void

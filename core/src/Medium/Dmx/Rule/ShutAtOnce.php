@@ -44,7 +44,7 @@ final readonly class ShutAtOnce implements LinkRule
             }
             foreach (array_intersect_key($shut, $lit) as $controlId => [$use, $route]) {
                 $control = $look->plan->control($controlId);
-                yield Finding::fault(
+                yield Finding::warning(
                     "{$control->name} lights {$one->node->name} and closes its {$use->slot->name}",
                     Spot::of($route, "{$control->name} → {$use->slot->name} of {$one->node->name}", 'value'),
                     "Nothing shows unless {$use->slot->name} is told {$use->slot->opensFrom} to ".($use->slot->opensTo ?? 255).': both are told at once, and it stays dark.',
