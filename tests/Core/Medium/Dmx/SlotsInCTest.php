@@ -21,6 +21,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 use Tests\Core\RunsPrograms;
 
@@ -186,7 +187,7 @@ final class SlotsInCTest extends CoreTestCase
             ->node('o', 'Dimmer', NodeKind::Controller, null, '8bit-5v-70io')->module('ow', 'o', 'dmx-receiver-5v', 'Line', FedFrom::Board5V)->join('l', 'o', Role::Receives, 'ow', ['start' => 5])
             ->output('p', 'o', 'Level', OutputKind::Pwm, more: ['settings' => ['lowest' => -50, 'highest' => 150]])->output('q', 'o', 'Relay')->output('r', 'o', 'Fan');
         foreach ([['a', Action::Set, 'p', null], ['b', Action::Set, 'p', 75], ['c', Action::On, 'q', null], ['d', Action::Off, 'q', null], ['a', Action::Momentary, 'r', null]] as [$key, $action, $output, $value]) {
-            $sketch->plan()->find(\Rundfunk\Plan\ThingKind::Control, $sketch->id($key)) ?? $sketch->control($key, 'n', "Key {$key}");
+            $sketch->plan()->find(ThingKind::Control, $sketch->id($key)) ?? $sketch->control($key, 'n', "Key {$key}");
             $sketch->route($key, $action, $output, value: $value)->hop("{$key} {$output} {$action->value}", 'l', 'n', 'o', null);
         }
         $plan = $sketch->plan();
