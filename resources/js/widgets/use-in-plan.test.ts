@@ -25,7 +25,7 @@ const catalogue = {
             endpointSettings: [field('antennaMm', 'Wire', 'mm')],
         },
         { key: 'infrared', name: 'infrared', linkSettings: [], endpointSettings: [] },
-        { key: 'dmx', name: 'DMX', linkSettings: [], endpointSettings: [] },
+        { key: 'chirp-radio', name: 'chirp radio', linkSettings: [], endpointSettings: [] },
     ],
 } as unknown as Catalogue;
 
@@ -141,11 +141,11 @@ test('nothing can be kept while a figure is missing', async () => {
 
 test('a plan without such a link says so', async () => {
     render(UseInPlan, {
-        calculator: calculator({ medium: 'dmx', of: 'link', settings: [] }),
+        calculator: calculator({ medium: 'chirp-radio', of: 'link', settings: [] }),
         values: {},
         outputs: {},
         planId: 'p',
     });
-    expect(await screen.findByText('That plan has no DMX link to put it on.')).toBeTruthy();
+    expect(await screen.findByText('That plan has no chirp radio link to put it on.')).toBeTruthy();
     expect(screen.queryByLabelText('Where')).toBeNull();
 });
