@@ -189,7 +189,7 @@
                     </div>{/if}
             </section>
             {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
-            <NodeControls {node} {index} {catalogue} {planId} {protocol} />
+            <NodeControls {node} {index} {catalogue} {planId} {protocol} {fixtureType} />
             {#if bought && node.kind !== 'phone' && protocol === undefined && fixtureType === undefined}{#key node.id}<NodeCodes
                         {node}
                         {index}

@@ -15,6 +15,7 @@
         catalogue,
         planId,
         protocol,
+        fixtureType,
     }: {
         node: Schemas['Node'];
         index: PlanIndex;
@@ -22,6 +23,8 @@
         planId: string;
         /** What a bought device speaks: its functions are the outputs, its readings the controls. */
         protocol: Schemas['Protocol'] | undefined;
+        /** What a fixture is: its slots are the outputs. */
+        fixtureType: Schemas['FixtureType'] | undefined;
     } = $props();
 
     const sequences = $derived(
@@ -78,11 +81,15 @@
 
     /** What of the device such a thing can be, by name, and what it is said to be; undefined where it is no such device. */
     function entries(thing: Thing): string[] | undefined {
-        if (protocol === undefined) {
+        const now = 'terminal' in thing ? thing.terminal : thing.channel;
+        const slots = thing.kind === 'function' ? fixtureType?.modes.flatMap((mode) => mode.slots) : undefined;
+        if (protocol === undefined && slots === undefined) {
             return undefined;
         }
-        const now = 'terminal' in thing ? thing.terminal : thing.channel;
-        const names = (spoken.now?.items ?? []).filter((one) => one.serves.includes(thing.kind)).map((one) => one.name);
+        const names =
+            slots === undefined
+                ? (spoken.now?.items ?? []).filter((one) => one.serves.includes(thing.kind)).map((one) => one.name)
+                : [...new Set(slots.map((one) => one.name))];
         return now === null || names.includes(now) ? names : [now, ...names];
     }
 
