@@ -3,6 +3,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, register, test } from './stage';
 
 test('six lamps are patched, their switches are read, and a chase of two beats is a strip', async ({ page }) => {
+    test.slow();
     await register(page);
     await page.getByLabel('New plan').fill('Stage');
     await page.getByRole('button', { name: 'Begin' }).click();
