@@ -31,21 +31,21 @@ final readonly class CSender
     /** @return int bytes of program on an 8-bit board, about: a fit that the tests hold to the compiler */
     public static function programBytes(SenderTables $tables, bool $bridges, bool $isNetwork): int
     {
-        $bytes = 15 + ($tables->pulses() ? 310 : 0) + ($bridges ? 5 + 53 * count($tables->places()) : 0) + ($isNetwork ? 168 : 0);
+        $bytes = 17 + ($tables->pulses() ? 305 : 0) + ($bridges ? 5 + 55 * count($tables->places()) : 0) + ($isNetwork ? 125 : 0);
         foreach ($tables->tells as $tell) {
-            $bytes += ($tell->fadeMs > 0 ? 4 : 0) + ($tell->pulseMs > 0 ? 12 : 0) + match ($tell->action) {
-                Action::Set => 95,
-                Action::Step => 177,
-                Action::Toggle => 48,
-                Action::Momentary, Action::Follow => 52,
-                default => 27,
+            $bytes += ($tell->pulseMs > 0 ? 16 : 0) + match ($tell->action) {
+                Action::Set => $tell->value === null ? 128 : 30,
+                Action::Step => 73,
+                Action::Toggle => 54,
+                Action::Momentary, Action::Follow => 51,
+                default => 30,
             };
         }
         foreach ($tables->driven as $driven) {
-            $bytes += 76 + ($driven->fineAt === null ? 0 : 30) + ($driven->rest > 0 ? 16 : 0);
+            $bytes += 43 + ($driven->fineAt === null ? 0 : 34) - ($driven->rest > 0 ? 24 : 0);
         }
 
-        return $bytes + 59 * count(array_filter(str_split($tables->rests), static fn (string $rest): bool => $rest !== "\0"));
+        return $bytes + 101 * count(array_filter(str_split($tables->rests), static fn (string $rest): bool => $rest !== "\0"));
     }
 
     private static function slotBytes(SenderTables $tables): int
@@ -117,8 +117,7 @@ final readonly class CSender
             return [...$lines, '    (void)desk; (void)told; (void)now_ms;', '}', ''];
         }
         $pulses = $this->tables->pulses();
-        $uses = array_map(static fn (SlotTell $tell): Action => $tell->action, $this->tables->tells);
-        $sets = in_array(Action::Set, $uses, true) || in_array(Action::Step, $uses, true);
+        $sets = array_filter($this->tables->tells, static fn (SlotTell $tell): bool => $tell->value === null && $tell->action === Action::Set) !== [];
         $lines = [
             ...$lines, '    struct {l}_slot *slot;', '    uint16_t was;', '    int32_t target;', '    uint32_t fade_ms = 0;', ...($pulses ? ['    uint32_t pulse_ms = 0;'] : []),
             ...($sets ? ['    int32_t value = told->value;'] : []),
@@ -149,22 +148,21 @@ final readonly class CSender
     /** @return list<string> */
     private static function target(SlotTell $tell): array
     {
-        $half = intdiv($tell->whole, 2);
-        $highest = $tell->lowest + $tell->whole;
+        $whole = $tell->level->whole();
+        $half = intdiv($whole, 2);
+        $lowest = $tell->level->lowest();
+        $highest = $lowest + $whole;
 
         return match ($tell->action) {
             Action::On, Action::Pulse => ["        target = {$tell->on}L;"],
             Action::Off => ["        target = {$tell->off}L;"],
             Action::Toggle => ["        target = slot->to == {$tell->off}U ? {$tell->on}L : {$tell->off}L;"],
             Action::Momentary, Action::Follow => ["        target = told->value ? {$tell->on}L : {$tell->off}L;"],
-            Action::Set => [
-                "        value = value < ({$tell->lowest}L) ? ({$tell->lowest}L) : value > ({$highest}L) ? ({$highest}L) : value;",
-                "        target = (int32_t)(((uint32_t)(value - ({$tell->lowest}L)) * 65535UL + {$half}UL) / {$tell->whole}UL);",
+            Action::Set => $tell->value !== null ? ["        target = {$tell->level->for($tell->value)}L;"] : [
+                "        value = value < ({$lowest}L) ? ({$lowest}L) : value > ({$highest}L) ? ({$highest}L) : value;",
+                "        target = (int32_t)(((uint32_t)(value - ({$lowest}L)) * 65535UL + {$half}UL) / {$whole}UL);",
             ],
-            Action::Step => [
-                '        target = value < 0 ? -value : value;', "        target = target > {$tell->whole}L ? {$tell->whole}L : target;",
-                "        target = (int32_t)(((uint32_t)target * 65535UL + {$half}UL) / {$tell->whole}UL);", '        target = value < 0 ? (int32_t)slot->to - target : (int32_t)slot->to + target;', '        target = target < 0 ? 0 : target > 65535L ? 65535L : target;',
-            ],
+            Action::Step => ["        target = (int32_t)slot->to + ({$tell->level->steps($tell->value ?? 1)}L);", '        target = target < 0 ? 0 : target > 65535L ? 65535L : target;'],
         };
     }
 

@@ -97,7 +97,7 @@ final readonly class DmxBuild implements AgreesOn, DescribesEnds, SetsBaud, Sets
             $route = $plan->route($hop->routeId);
             $use = $universe->slotOf($hop);
             $level = Level::of($plan->output($route->outputId));
-            $said[] = [$place[$hop->fromId], $place[$hop->toId], $use?->slot->at, $route->action->value, $route->pulseMs, $route->fadeMs, $level->lowest(), $level->whole()];
+            $said[] = [$place[$hop->fromId], $place[$hop->toId], $use?->slot->at, $route->action->value, DmxSayings::value($plan, $route), $route->pulseMs, $route->fadeMs, $level->lowest(), $level->whole()];
         }
 
         return $said;

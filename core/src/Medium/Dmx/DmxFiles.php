@@ -30,7 +30,7 @@ final readonly class DmxFiles implements ExportsFiles
         if ($endpoint->role->sends() && $end->bridges) {
             try {
                 $form = BridgeForm::from($end->template);
-                $files[] = new Artefact('dmx-bridge', "Program of the bridge of {$link->name} (C)", FileName::of($name, '_bridge.h'), 'text/x-c', CBridge::text($form, $end->template, DmxFrame::MOST_SLOTS, $universe->settings->breakUs, $universe->settings->markUs));
+                $files[] = new Artefact('dmx-bridge', "Program of the bridge of {$link->name} (C)", FileName::of($name, '_bridge.h'), 'text/x-c', CBridge::text($form, $end->template, $universe->slotsSent(), $universe->settings->breakUs, $universe->settings->markUs));
             } catch (BridgeFormRefused) {
                 // Said where it is typed.
             }

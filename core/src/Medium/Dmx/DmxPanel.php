@@ -132,11 +132,7 @@ final readonly class DmxPanel implements DrawsPanel
 
     private static function rests(SlotUse $use, Route $route, Plan $plan): bool
     {
-        $level = match ($route->action) {
-            Action::Set => $route->value === null ? null : Level::of($plan->output($route->outputId))->for($route->value),
-            Action::Off => DmxSayings::rest($use),
-            default => null,
-        };
+        $level = DmxSayings::level($plan, $route, $use);
 
         return $level !== null && $level >> 8 === $use->slot->rest;
     }

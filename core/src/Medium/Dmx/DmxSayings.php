@@ -9,6 +9,7 @@ use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Route;
 use Rundfunk\Routes\Fades;
 use Rundfunk\Routes\SaysCommands;
 
@@ -18,17 +19,17 @@ final readonly class DmxSayings implements Fades, SaysAgain, SaysCommands, Tells
     public function mark(Plan $plan, Hop $hop): string
     {
         $route = $plan->route($hop->routeId);
-        $to = $plan->endpoint($hop->toId);
-        // Who obeys sees only where the slot stands: two that put it there alike are one.
-        $value = $plan->node($to->nodeId)->kind->isBought() ? '' : ' '.(self::figure($plan, $hop) ?? ($route->action->holds() ? 'held' : 'as it is'));
 
-        return "{$route->outputId} {$route->action->value}{$value} {$route->pulseMs} {$route->fadeMs}";
+        return "{$route->outputId} {$route->action->value} ".(self::value($plan, $route) ?? 'as it is')." {$route->pulseMs} {$route->fadeMs}";
     }
 
-    /** Whoever keeps the slots fades them; a board of ours that obeys sees each value go by. */
+    /** Whoever keeps the slots fades them. A board of ours that obeys goes along only where it takes any value: a place that a route names it sees at the end. */
     public function fades(Plan $plan, Hop $hop): bool
     {
-        return ! $plan->node($plan->endpoint($hop->fromId)->nodeId)->kind->isBought();
+        $route = $plan->route($hop->routeId);
+
+        return ! $plan->node($plan->endpoint($hop->fromId)->nodeId)->kind->isBought()
+            && ($plan->node($plan->endpoint($hop->toId)->nodeId)->kind->isBought() || ($route->action === Action::Set && self::value($plan, $route) === null));
     }
 
     /** A board that obeys says again what holds, with the next packet behind that time. */
@@ -52,7 +53,7 @@ final readonly class DmxSayings implements Fades, SaysAgain, SaysCommands, Tells
         }
         $route = $plan->route($hop->routeId);
         $where = $start === null ? 'a slot without an address yet' : 'slot '.($start + $use->slot->at - 1).($use->slot->fineAt === null ? '' : ' and '.($start + $use->slot->fineAt - 1));
-        $level = self::level($plan, $hop, $use);
+        $level = self::level($plan, $route, $use);
 
         return $where.($level === null ? '' : ' = '.($use->slot->fineAt === null ? $level >> 8 : $level)).($route->fadeMs > 0 ? ' in '.self::seconds($route->fadeMs) : '');
     }
@@ -70,15 +71,15 @@ final readonly class DmxSayings implements Fades, SaysAgain, SaysCommands, Tells
             || in_array($plan->route($hop->routeId)->action, [Action::On, Action::Off, Action::Follow, Action::Momentary, Action::Set], true);
     }
 
-    /** @return int|null the level that is told, where the plan says it */
-    public static function level(Plan $plan, Hop $hop, SlotUse $use): ?int
+    /** @return int|null the level that a route puts a slot to; null where the plan does not say */
+    public static function level(Plan $plan, Route $route, SlotUse $use): ?int
     {
-        $route = $plan->route($hop->routeId);
+        $value = self::value($plan, $route);
 
         return match ($route->action) {
             Action::On => self::on($use),
             Action::Off => self::rest($use),
-            Action::Set => $route->value === null ? null : Level::of($plan->output($route->outputId))->for($route->value),
+            Action::Set => $value === null ? null : Level::of($plan->output($route->outputId))->for($value),
             default => null,
         };
     }
@@ -94,14 +95,12 @@ final readonly class DmxSayings implements Fades, SaysAgain, SaysCommands, Tells
         return $use->slot->rest * Fade::BYTE;
     }
 
-    private static function figure(Plan $plan, Hop $hop): ?int
+    /** @return int|null the figure that the plan says, whatever comes with the message: what is handed on from a remote's key bears none; null where the control says it */
+    public static function value(Plan $plan, Route $route): ?int
     {
-        $route = $plan->route($hop->routeId);
-
         return match ($route->action) {
-            Action::On => 1,
-            Action::Off => 0,
-            Action::Set => $route->value,
+            Action::Set => $route->value ?? ($plan->control($route->controlId)->saysValue() ? null : 0),
+            Action::Step => $route->value ?? 1,
             default => null,
         };
     }

@@ -23,10 +23,18 @@ final readonly class Level
 
     public function for(int $value): int
     {
-        $value = max($this->lowest, min($this->highest, $value)) - $this->lowest;
-        $whole = $this->highest - $this->lowest;
+        return $this->share(max($this->lowest, min($this->highest, $value)) - $this->lowest);
+    }
 
-        return intdiv($value * Fade::FULL + intdiv($whole, 2), $whole);
+    /** @return int how many levels so many figures are, up or down */
+    public function steps(int $figures): int
+    {
+        return ($figures < 0 ? -1 : 1) * $this->share(min($this->whole(), abs($figures)));
+    }
+
+    private function share(int $figures): int
+    {
+        return intdiv($figures * Fade::FULL + intdiv($this->whole(), 2), $this->whole());
     }
 
     /** @return int the nearest figure */

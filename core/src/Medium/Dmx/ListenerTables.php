@@ -35,7 +35,7 @@ final readonly class ListenerTables
                 if ($route->outputId !== $use->output?->id || $code === null || ! DmxSayings::canBeTold($plan, $hop)) {
                     continue;
                 }
-                $level = DmxSayings::level($plan, $hop, $use);
+                $level = DmxSayings::level($plan, $route, $use);
                 if ($level !== null) {
                     $fixed[$level >> 8] ??= ['code' => $code, 'value' => $route->value ?? 0];
                 } else {

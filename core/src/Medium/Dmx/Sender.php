@@ -66,14 +66,9 @@ final class Sender
             Action::Off => $tell->off,
             Action::Toggle => $was === $tell->off ? $tell->on : $tell->off,
             Action::Momentary, Action::Follow => $value === 0 ? $tell->off : $tell->on,
-            Action::Set => self::scaled(max($tell->lowest, min($tell->lowest + $tell->whole, $value)) - $tell->lowest, $tell->whole),
-            Action::Step => max(0, min(Fade::FULL, $was + ($value < 0 ? -1 : 1) * self::scaled(min($tell->whole, abs($value)), $tell->whole))),
+            Action::Set => $tell->level->for($tell->value ?? $value),
+            Action::Step => max(0, min(Fade::FULL, $was + $tell->level->steps($tell->value ?? 1))),
         };
-    }
-
-    private static function scaled(int $value, int $whole): int
-    {
-        return intdiv($value * Fade::FULL + intdiv($whole, 2), $whole);
     }
 
     /** @param  array{from: int, to: int, startMs: int, ms: int, pulseMs: int, fadeMs: int, rest: int}  $state */

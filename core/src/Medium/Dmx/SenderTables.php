@@ -55,10 +55,9 @@ final readonly class SenderTables
             $turn = $places["{$at} {$fine}"] ??= count($driven);
             $driven[$turn] ??= new Driven("{$patched->node->name}: {$use->slot->name}", $at, $fine, DmxSayings::rest($use));
             $route = $plan->route($hop->routeId);
-            $level = Level::of($plan->output($route->outputId));
             $node = EndNumber::of($plan, $patched->end);
             $tells["{$node} {$code}"] = new SlotTell(
-                $node, $code, $turn, $route->action, DmxSayings::on($use), DmxSayings::rest($use), $level->lowest(), $level->whole(),
+                $node, $code, $turn, $route->action, DmxSayings::on($use), DmxSayings::rest($use), Level::of($plan->output($route->outputId)), DmxSayings::value($plan, $route),
                 $route->fadeMs === 0 ? 0 : self::whole($route->fadeMs, $universe->periodUs()),
                 $route->action === Action::Pulse ? $route->pulseMs ?? 1_000 : 0,
             );

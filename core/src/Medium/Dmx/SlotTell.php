@@ -14,8 +14,7 @@ final readonly class SlotTell
      * @param  int  $driven  which of the slots, from 0
      * @param  int  $on  the level of on
      * @param  int  $off  that of off: where it rests
-     * @param  int  $lowest  the figure that is nothing
-     * @param  int  $whole  from it to the figure that is all
+     * @param  int|null  $value  the figure that the plan says; null where the message of a set does, or none is asked
      * @param  int  $fadeMs  over how long, cut to whole packets
      */
     public function __construct(
@@ -25,8 +24,8 @@ final readonly class SlotTell
         public Action $action,
         public int $on,
         public int $off,
-        public int $lowest,
-        public int $whole,
+        public Level $level,
+        public ?int $value,
         public int $fadeMs,
         public int $pulseMs,
     ) {

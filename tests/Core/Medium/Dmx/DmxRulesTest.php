@@ -22,7 +22,10 @@ use Rundfunk\Medium\Dmx\DmxPanel;
 use Rundfunk\Medium\Dmx\Listener;
 use Rundfunk\Medium\Dmx\ListenerTables;
 use Rundfunk\Medium\Dmx\Rehearsed;
+use Rundfunk\Medium\Dmx\Sender;
+use Rundfunk\Medium\Dmx\SenderTables;
 use Rundfunk\Medium\Dmx\SlotStripView;
+use Rundfunk\Medium\Dmx\SlotTell;
 use Rundfunk\Medium\Dmx\Universe;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
@@ -80,6 +83,13 @@ final class DmxRulesTest extends CoreTestCase
         return self::lamps()->node('o', 'Dimmer', NodeKind::Controller, null, '8bit-5v-70io')->module('ow', 'o', 'dmx-receiver-5v', 'Line', FedFrom::Board5V)->join('l', 'o', Role::Receives, 'ow', ['start' => 30])
             ->module('or', 'o', 'relay-bank-1-high', 'Relay', FedFrom::Own)->output('ol', 'o', 'Fan', OutputKind::Relay, 'or', more: ['hazards' => $hazards])
             ->route('k', $action, 'ol', $action === Action::Pulse ? 500 : null)->hop('k ol '.$action->value, 'l', 'n', 'o', null);
+    }
+
+    /** A dimmer of ours, set to a value in two seconds; null where a stick says it. */
+    private static function dimmed(?int $value): Sketch
+    {
+        return self::own(Action::Momentary)->module('og', 'o', 'transistor-4v5', 'Gate')->output('op', 'o', 'Level', OutputKind::Pwm, 'og', 'GATE')->module('js', 'n', 'joystick', 'Stick')->control('x', 'n', 'Stick', ControlKind::Axis, 'js', 'X')
+            ->route('x', Action::Set, 'op', null, $value, ['fadeMs' => 2_000])->hop('x op set', 'l', 'n', 'o', null);
     }
 
     /** @return iterable<string, array{string, Closure(): Sketch, list<string>}> the rule, the plan, and what is found of it */
@@ -158,8 +168,13 @@ final class DmxRulesTest extends CoreTestCase
         yield 'what is turned over at a lamp' => ['dmx-cannot', static fn () => self::lamps(action: Action::Toggle), []];
         yield 'what can hurt' => ['dmx-hazard', static fn () => self::own(Action::Momentary, ['motion']), ['Fan can hurt, and Lamps works it']];
         yield 'the mains alone' => ['dmx-hazard', static fn () => self::own(Action::Momentary, ['mains']), []];
+        yield 'what can hurt behind a board that hands it on' => ['dmx-hazard', static fn () => self::own(Action::Momentary)->link('r', 'Air', 'packet-radio')->module('orad', 'o', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)->join('r', 'o', Role::Sends, 'orad')
+            ->node('g', 'Gate', NodeKind::Controller, null, '8bit-5v-20io')->module('grad', 'g', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)->join('r', 'g', Role::Receives, 'grad')->output('gate', 'g', 'Wing', more: ['hazards' => ['motion']])
+            ->route('k', Action::On, 'gate')->hop('k gate on', 'l', 'n', 'o', null)->hop('k gate on', 'r', 'o', 'g', 1)->change(ThingKind::Hop, 'k gate on r', ['order' => 1]), ['Wing can hurt, and Lamps works it']];
         yield 'what a lamp is to say' => ['dmx-one-way', static fn () => self::lamps()->change(ThingKind::Endpoint, 'l b', ['role' => 'sends'])->control('warm', 'b', 'Warm', ControlKind::Reading, settings: ['threshold' => 1.0])->change(ThingKind::Endpoint, 'l n', ['role' => 'receives'])->output('x', 'n', 'X')->route('warm', Action::Follow, 'x')->hop('warm x follow', 'l', 'b', 'n', null), ['Right is to say something over Lamps']];
         yield 'a fade to a relay' => ['fade-lost', static fn () => self::own(Action::On)->output('nl', 'n', 'Lamp', OutputKind::Lamp)->route('k', Action::On, 'nl', more: ['fadeMs' => 500]), ['Lamp does not fade: it goes there at once']];
+        yield 'a fade to a board of ours that knows places only' => ['fade-lost', static fn () => self::dimmed(60), ['Level does not fade: it goes there at once']];
+        yield 'a fade to one that takes whatever comes' => ['fade-lost', static fn () => self::dimmed(null), []];
         yield 'a fade to a slot' => ['fade-lost', static fn () => self::lamps(route: ['fadeMs' => 500]), []];
         yield 'a node without a network' => ['endpoint-without-module', static fn () => self::lamps(['form' => 'network', 'universe' => 1]), ['Desk is on Lamps and on no IP']];
         yield 'a node with one' => ['endpoint-without-module', static fn () => self::lamps(['form' => 'network', 'universe' => 1], board: 'computer-40pin')->link('net', 'House', 'ip')->join('net', 'n', Role::Both), []];
@@ -238,6 +253,30 @@ final class DmxRulesTest extends CoreTestCase
         self::assertSame(array_values(array_unique($keys)), $keys);
         self::assertStringContainsString('Left,Lamp,m,1,', Artefacts::named($plan, $desk, self::knowledge(), 'dmx-patch')->content);
         self::assertStringContainsString('Far,Lamp,m,9,', Artefacts::named($plan, $desk, self::knowledge(), 'dmx-patch-2')->content);
+    }
+
+    public function test_a_value_that_the_plan_says_is_told_whatever_comes_with_the_message(): void
+    {
+        // What is handed on from a remote's key or a call bears no value: it would put the lamp to nothing.
+        $plan = self::lamps()->control('k2', 'n', 'Other key')->route('k2', Action::Set, 'ar', value: 90)->hop('k2 ar set', 'l', 'n', 'a', null)->plan();
+        $tables = SenderTables::of($plan, array_values(array_filter($plan->endpoints(), static fn (Endpoint $end): bool => $end->role === Role::Sends))[0], new MessageNumbers($plan, self::knowledge()->media));
+        $sets = array_values(array_filter($tables->tells, static fn (SlotTell $tell): bool => $tell->action === Action::Set));
+        self::assertCount(2, $sets);
+        $said = [];
+        foreach ($sets as $at => $tell) {
+            $sender = new Sender($tables);
+            $sender->tell($tell->node, $tell->code, 0, 1_000 * $at);
+            $said[] = ord($sender->slots(1_000 * $at + 10)[0]);
+        }
+        sort($said);
+        self::assertSame([90, 200], $said);
+    }
+
+    public function test_a_bridge_sends_as_many_slots_as_is_counted_with(): void
+    {
+        $plan = self::lamps(desk: ['bridges' => true], two: ['start' => 37], part: 'dmx-bridge')->plan();
+        $desk = array_values(array_filter($plan->nodes(), static fn (Node $node): bool => $node->name === 'Desk'))[0];
+        self::assertStringContainsString('#define BRIDGE_SLOTS 39', Artefacts::named($plan, $desk, self::knowledge(), 'dmx-bridge')->content);
     }
 
     public function test_a_rehearsed_fade_goes_up_packet_by_packet_and_arrives(): void

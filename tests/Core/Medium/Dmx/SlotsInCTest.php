@@ -16,6 +16,7 @@ use Rundfunk\Medium\Dmx\NetworkPacket;
 use Rundfunk\Medium\Dmx\Sender;
 use Rundfunk\Medium\Dmx\SenderTables;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
@@ -48,7 +49,8 @@ final class SlotsInCTest extends CoreTestCase
         }
         $actions = [Action::On, Action::Off, Action::Toggle, Action::Momentary, Action::Set, Action::Step, ...($pulses ? [Action::Pulse] : [])];
         for ($key = 1; $key <= 8; $key++) {
-            $sketch->control("k{$key}", 'n', "Key {$key}");
+            // What a stick says comes with the message; what a key sets, the plan says.
+            $sketch->control("k{$key}", 'n', "Key {$key}", $key % 2 === 0 ? ControlKind::Axis : ControlKind::Button);
             foreach (['A', 'B', 'C', 'D'] as $name) {
                 $action = $actions[$chance->getInt(0, count($actions) - 1)];
                 $lamp = $chance->getInt(1, 2);
@@ -186,8 +188,8 @@ final class SlotsInCTest extends CoreTestCase
             ->node('n', 'Desk', NodeKind::Controller, null, '8bit-5v-70io')->module('w', 'n', 'dmx-driver-5v', 'Line', FedFrom::Board5V)->join('l', 'n', Role::Sends, 'w')->module('kp', 'n', 'button-pad-4', 'Keys')
             ->node('o', 'Dimmer', NodeKind::Controller, null, '8bit-5v-70io')->module('ow', 'o', 'dmx-receiver-5v', 'Line', FedFrom::Board5V)->join('l', 'o', Role::Receives, 'ow', ['start' => 5])
             ->output('p', 'o', 'Level', OutputKind::Pwm, more: ['settings' => ['lowest' => -50, 'highest' => 150]])->output('q', 'o', 'Relay')->output('r', 'o', 'Fan');
-        foreach ([['a', Action::Set, 'p', null], ['b', Action::Set, 'p', 75], ['c', Action::On, 'q', null], ['d', Action::Off, 'q', null], ['a', Action::Momentary, 'r', null]] as [$key, $action, $output, $value]) {
-            $sketch->plan()->find(ThingKind::Control, $sketch->id($key)) ?? $sketch->control($key, 'n', "Key {$key}");
+        foreach ([['x', Action::Set, 'p', null], ['b', Action::Set, 'p', 75], ['c', Action::On, 'q', null], ['d', Action::Off, 'q', null], ['a', Action::Momentary, 'r', null]] as [$key, $action, $output, $value]) {
+            $sketch->plan()->find(ThingKind::Control, $sketch->id($key)) ?? $sketch->control($key, 'n', "Key {$key}", $key === 'x' ? ControlKind::Axis : ControlKind::Button);
             $sketch->route($key, $action, $output, value: $value)->hop("{$key} {$output} {$action->value}", 'l', 'n', 'o', null);
         }
         $plan = $sketch->plan();

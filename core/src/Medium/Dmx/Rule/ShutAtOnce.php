@@ -11,13 +11,8 @@ use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Dmx\DmxSayings;
-use Rundfunk\Medium\Dmx\Level;
-use Rundfunk\Medium\Dmx\SlotUse;
 use Rundfunk\Medium\Dmx\Universe;
-use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Link;
-use Rundfunk\Plan\Output;
-use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 
 /** A control that lights a lamp and closes its shutter with the same press. */
@@ -34,7 +29,7 @@ final readonly class ShutAtOnce implements LinkRule
                     continue;
                 }
                 foreach ($look->plan->routesTo($output) as $route) {
-                    $level = self::level($use, $route, $output);
+                    $level = DmxSayings::level($look->plan, $route, $use);
                     if ($level !== null && ! $use->slot->lets($level >> 8)) {
                         $shut[$route->controlId] ??= [$use, $route];
                     } elseif ($level !== null && $level > 0 && $use->slot->opensFrom === null && $use->slot->is->lights()) {
@@ -54,16 +49,5 @@ final readonly class ShutAtOnce implements LinkRule
                 );
             }
         }
-    }
-
-    /** @return int|null where a route puts it; null where the plan does not say */
-    private static function level(SlotUse $use, Route $route, Output $output): ?int
-    {
-        return match ($route->action) {
-            Action::On => DmxSayings::on($use),
-            Action::Off => DmxSayings::rest($use),
-            Action::Set => $route->value === null ? null : Level::of($output)->for($route->value),
-            default => null,
-        };
     }
 }
