@@ -115,17 +115,16 @@ final class Tabulation
     private function source(Control $control): Contact|Gauge|Stick|Clock|null
     {
         $settings = new Values($control->settings);
-        $slider = $control->kind === ControlKind::Widget && $settings->text('shape') === 'slider';
+        $contact = ContactKind::of($control);
 
         return match ($control->kind) {
-            ControlKind::Button => new Contact($control->name, ContactKind::Key, $control->debounceMs, $settings->whole('repeatMs'), $this->does($control)),
-            ControlKind::Switch => new Contact($control->name, ContactKind::Switch, $control->debounceMs, $settings->whole('repeatMs'), $this->does($control)),
+            ControlKind::Button, ControlKind::Switch => new Contact($control->name, $contact ?? ContactKind::Key, $control->debounceMs, $settings->whole('repeatMs'), $this->does($control)),
             ControlKind::Axis => new Stick($control->name, $this->axis($control), $settings->whole('everyMs'), $settings->whole('repeatMs'), $this->does($control)),
             ControlKind::Reading => $this->gauge($control, $settings),
             ControlKind::Timer => new Clock($control->name, self::minute($settings->textOrNull('at')), ($settings->wholeOrNull('everyMin') ?? 0) * 60_000, $this->does($control)),
-            ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => $slider
+            ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => $contact === null
                 ? new Stick($control->name, new Axis(0, 512, 1_024), 50, 0, $this->does($control))
-                : new Contact($control->name, ContactKind::Notice, 0, 0, $this->does($control)),
+                : new Contact($control->name, $contact, 0, 0, $this->does($control)),
             ControlKind::Key, ControlKind::Call, ControlKind::Text, ControlKind::Step, ControlKind::State => null,
         };
     }

@@ -101,7 +101,8 @@
             </div>
         {:else if presses.length > 0 && strip.now === null}
             <p class="text-soft mt-2">
-                No board of yours tells this universe, or nothing has a way to it yet: run Assign.
+                No board of yours tells this universe, or nothing has a way to it yet: run Assign. Or the node does so
+                much besides that this is too long a time.
             </p>
         {/if}
     </section>

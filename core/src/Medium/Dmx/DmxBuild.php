@@ -75,7 +75,7 @@ final readonly class DmxBuild implements AgreesOn, DescribesEnds, SetsBaud, Sets
     /** @return string|null which of its switches are on, in words; null for what has none, or cannot be set so */
     public static function switches(Patched $one): ?string
     {
-        $switches = $one->type === null || $one->type->addressBy === 'menu' || $one->settings->start === null ? null : (new DipSwitches($one->type->addressBy === 'switches-plus-one'))->for($one->settings->start);
+        $switches = $one->set();
 
         return $switches === null ? null : DipSwitches::words(...$switches);
     }

@@ -50,7 +50,7 @@ final readonly class DmxPanel implements DrawsPanel
             RulerDrawing::words($universe),
             array_map(self::fixture(...), $universe->patched),
             $universe->settings->isNetwork ? [] : array_map(static fn (Segment $segment): DmxSegment => new DmxSegment(
-                $segment->number, $segment->fedBy === null ? null : $universe->node($segment->fedBy)->name, count($segment->ends), Segments::loads($plan, $universe, $segment),
+                $segment->number, $segment->fedBy === null ? null : $universe->node($segment->fedBy)->name, count($segment->ends), Segments::loads($universe, $segment),
                 $segment->last() === null ? null : $universe->node($segment->last())->name,
             ), Segments::of($plan, $link)->all()),
             $triggers = self::triggers($plan, $universe),
@@ -61,13 +61,13 @@ final readonly class DmxPanel implements DrawsPanel
 
     private static function fixture(Patched $one): DmxFixture
     {
-        $switches = $one->type === null || $one->type->addressBy === 'menu' || $one->settings->start === null ? null : (new DipSwitches($one->type->addressBy === 'switches-plus-one'))->for($one->settings->start);
+        $switches = $one->set();
 
         return new DmxFixture(
             $one->end->id, $one->node->id, $one->node->name, $one->node->kind->isBought(), $one->type?->name,
             array_map(static fn (FixtureMode $mode): string => $mode->name, $one->type->modes ?? []), $one->mode->name ?? $one->settings->mode,
             $one->settings->start, $one->last(), $one->footprint,
-            $switches === null ? null : DipSwitches::words(...$switches),
+            DmxBuild::switches($one),
             $switches === null ? null : DipDrawing::markup($switches, 0, 0, Ink::Screen),
             array_map(static fn (SlotUse $use): DmxSlot => new DmxSlot($use->slot->name, PatchSheet::place($one, $use->slot), $use->slot->is->value, $use->slot->rest, $use->slot->ranges, $use->output?->id, $one->darkens($use)), $one->uses),
         );

@@ -11,9 +11,6 @@ final readonly class Multicast
 
     public const MOST_UNIVERSE = 63_999;
 
-    /** Without a packet for so long a receiver takes a source for gone. */
-    public const LOST_MS = 2_500;
-
     public static function address(int $universe): string
     {
         return '239.255.'.($universe >> 8).'.'.($universe & 0xFF);

@@ -33,7 +33,7 @@ final readonly class Patch
                 $taken[] = [(int) $other->settings->start, $other->last()];
             }
         }
-        $switches = self::switches($one);
+        $switches = $one->switches();
         for ($start = 1; $start + $one->footprint - 1 <= DmxFrame::MOST_SLOTS; $start++) {
             $last = $start + $one->footprint - 1;
             if (array_filter($taken, static fn (array $span): bool => $start <= $span[1] && $span[0] <= $last) === [] && ($switches === null || $switches->for($start) !== null)) {
@@ -42,11 +42,6 @@ final readonly class Patch
         }
 
         return null;
-    }
-
-    public static function switches(Patched $one): ?DipSwitches
-    {
-        return $one->type === null || $one->type->addressBy === 'menu' ? null : new DipSwitches($one->type->addressBy === 'switches-plus-one');
     }
 
     /** Whether an end may share what another has: both say that it is meant, stand at one address and are alike. */
@@ -64,7 +59,7 @@ final readonly class Patch
     private static function kept(array $taking): array
     {
         $kept = [];
-        $sound = array_filter($taking, static fn (Patched $one): bool => $one->last() !== null && ($one->end->pins('start') || ($one->last() <= DmxFrame::MOST_SLOTS && self::isSet($one))));
+        $sound = array_filter($taking, static fn (Patched $one): bool => $one->last() !== null && ($one->end->pins('start') || ($one->last() <= DmxFrame::MOST_SLOTS && ($one->switches() === null || $one->set() !== null))));
         usort($sound, static fn (Patched $one, Patched $other): int => [! $one->end->pins('start'), $one->last()] <=> [! $other->end->pins('start'), $other->last()]);
         foreach ($sound as $one) {
             $free = $one->end->pins('start') || array_filter($kept, static fn (Patched $other): bool => $one->overlaps($other) && ! self::mirrors($one, $other)) === [];
@@ -86,11 +81,6 @@ final readonly class Patch
         }
 
         return $kept;
-    }
-
-    private static function isSet(Patched $one): bool
-    {
-        return $one->settings->start === null || self::switches($one)?->for($one->settings->start) !== null || self::switches($one) === null;
     }
 
     /**

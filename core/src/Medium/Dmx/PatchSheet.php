@@ -59,7 +59,7 @@ final readonly class PatchSheet
         $lines[] = Svg::element('text', ['x' => 12, 'y' => $y + 24, 'font-size' => 22, 'fill' => $ink->ink()], Svg::text($start === null ? '—' : (string) $start));
         $lines[] = Svg::element('text', ['x' => 66, 'y' => $y + 18, 'font-size' => 15, 'fill' => $ink->ink()], Svg::text($one->node->name));
         $lines[] = Svg::element('text', ['x' => 66, 'y' => $y + 34, 'font-size' => 12, 'fill' => $ink->soft()], Svg::text(implode(', ', $words)));
-        $switches = $one->type === null || $start === null || $one->type->addressBy === 'menu' ? null : (new DipSwitches($one->type->addressBy === 'switches-plus-one'))->for($start);
+        $switches = $one->set();
         if ($switches !== null) {
             $lines[] = DipDrawing::markup($switches, self::WIDTH - 12 - DipDrawing::WIDTH, $y + 6, $ink);
         }

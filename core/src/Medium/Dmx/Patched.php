@@ -34,6 +34,18 @@ final readonly class Patched
         return $this->settings->start === null ? null : $this->settings->start + $at - 1;
     }
 
+    /** How its address is set by switches; null for what has a menu, or is a board of ours. */
+    public function switches(): ?DipSwitches
+    {
+        return $this->type === null || $this->type->addressBy === 'menu' ? null : new DipSwitches($this->type->addressBy === 'switches-plus-one');
+    }
+
+    /** @return list<bool>|null how they stand, the first switch first; null where there are none, or they cannot say it */
+    public function set(): ?array
+    {
+        return $this->settings->start === null ? null : $this->switches()?->for($this->settings->start);
+    }
+
     public function overlaps(self $other): bool
     {
         return $this->last() !== null && $other->last() !== null && $this->settings->start <= $other->last() && $other->settings->start <= $this->last();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Dmx;
 
 use Rundfunk\Behaviour\Clock;
+use Rundfunk\Behaviour\ContactKind;
 use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Behaviour\Gauge;
 use Rundfunk\Behaviour\Inputs;
@@ -18,12 +19,17 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Shape\Values;
 
 /** What slots say, packet by packet, when controls are worked at given times: played by the machine and the sender that the node's builder gets. */
 final readonly class Rehearsed
 {
     private const STEP_MS = 10;
+
+    /** So much is looked at in all: things of the node's tables, step by step. A node that has more takes coarser steps. */
+    private const MOST_STEPPED = 400_000;
+
+    /** Coarser than that a key is pressed between two steps. */
+    private const COARSEST_MS = 50;
 
     /** How long a key is held. */
     private const HELD_MS = 150;
@@ -47,7 +53,7 @@ final readonly class Rehearsed
 
     /**
      * @param  list<array{int, Control}>  $presses  milliseconds, and what is worked then
-     * @return self|null null while no board of ours tells the universe
+     * @return self|null null while no board of ours tells the universe, and where it does too much besides to be played here
      */
     public static function of(Plan $plan, Universe $universe, array $presses, int $totalMs, Knowledge $knowledge): ?self
     {
@@ -62,6 +68,10 @@ final readonly class Rehearsed
         $numbers = new MessageNumbers($plan, $knowledge->media);
         $tables = SenderTables::of($plan, $end, $numbers);
         $behaviour = Tabulation::of($plan, $node, $knowledge);
+        $step = self::stepMs($behaviour, $totalMs);
+        if ($step === null) {
+            return null;
+        }
         $machine = new Machine($behaviour);
         $link = (int) array_search($end->id, array_column($plan->endpointsOf($node), 'id'), true);
         $contacts = self::contacts($plan, $end);
@@ -71,8 +81,8 @@ final readonly class Rehearsed
         $packet = 0;
         $each = max(1, intdiv(1_000 * $totalMs, $universe->periodUs() * self::MOST_LOOKS));
         $lookUs = $each * $universe->periodUs();
-        for ($now = -self::BEFORE_MS; $now <= $totalMs; $now += self::STEP_MS) {
-            [$inputs, $heard] = self::worked($plan, $end, $presses, $contacts, $now, $numbers, $behaviour);
+        for ($now = -self::BEFORE_MS; $now <= $totalMs; $now += $step) {
+            [$inputs, $heard] = self::worked($plan, $end, $presses, $contacts, $now, $step, $numbers, $behaviour);
             $outcome = $machine->step($state, $now + self::BEFORE_MS, Clock::UNKNOWN, $inputs, $heard);
             $state = $outcome->state;
             foreach ($outcome->messages as $message) {
@@ -81,7 +91,7 @@ final readonly class Rehearsed
                 }
             }
             // Whatever packets begin before the next step show it.
-            for (; $packet * $lookUs < 1_000 * ($now + self::STEP_MS) && $packet * $lookUs >= 1_000 * $now; $packet++) {
+            for (; $packet * $lookUs < 1_000 * ($now + $step) && $packet * $lookUs >= 1_000 * $now; $packet++) {
                 $ms = intdiv($packet * $lookUs, 1_000);
                 $slots = $sender->slots($ms + self::BEFORE_MS);
                 foreach ($tables->driven as $at => $driven) {
@@ -115,17 +125,20 @@ final readonly class Rehearsed
         return array_values($moving === [] ? $rows : $moving);
     }
 
+    private static function stepMs(NodeTables $tables, int $totalMs): ?int
+    {
+        $things = 1 + count($tables->contacts) + count($tables->gauges) + count($tables->sticks) + count($tables->clocks) + count($tables->sequences) + count($tables->groups) + count($tables->reports) + count($tables->outputs);
+        $step = max(self::STEP_MS, intdiv($things * ($totalMs + self::BEFORE_MS), self::MOST_STEPPED));
+
+        return $step > self::COARSEST_MS ? null : $step;
+    }
+
     /** @return array<string, int> its place among the contacts of the node, by control */
     private static function contacts(Plan $plan, Endpoint $end): array
     {
         $contacts = [];
         foreach ($plan->controlsOf($plan->node($end->nodeId)) as $control) {
-            $isContact = match ($control->kind) {
-                ControlKind::Button, ControlKind::Switch => true,
-                ControlKind::Widget, ControlKind::Phrase, ControlKind::Gesture, ControlKind::Trigger => ! ($control->kind === ControlKind::Widget && (new Values($control->settings))->text('shape') === 'slider'),
-                default => false,
-            };
-            if ($isContact) {
+            if (ContactKind::of($control) !== null) {
                 $contacts[$control->id] = count($contacts);
             }
         }
@@ -138,7 +151,7 @@ final readonly class Rehearsed
      * @param  array<string, int>  $contacts
      * @return array{Inputs, list<Message>}
      */
-    private static function worked(Plan $plan, Endpoint $end, array $presses, array $contacts, int $now, MessageNumbers $numbers, NodeTables $tables): array
+    private static function worked(Plan $plan, Endpoint $end, array $presses, array $contacts, int $now, int $step, MessageNumbers $numbers, NodeTables $tables): array
     {
         $levels = array_fill(0, count($tables->contacts), 0);
         $heard = [];
@@ -147,7 +160,7 @@ final readonly class Rehearsed
                 if ($now >= $at && ($now < $at + self::HELD_MS || $control->kind === ControlKind::Switch)) {
                     $levels[$contacts[$control->id]] = 1;
                 }
-            } elseif ($now >= $at && $now < $at + self::STEP_MS) {
+            } elseif ($now >= $at && $now < $at + $step) {
                 $heard = [...$heard, ...self::messages($plan, $end, $control, $numbers)];
             }
         }

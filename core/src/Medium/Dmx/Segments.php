@@ -80,7 +80,7 @@ final readonly class Segments
     }
 
     /** @return float what the ends of a stretch take together */
-    public static function loads(Plan $plan, Universe $universe, Segment $segment): float
+    public static function loads(Universe $universe, Segment $segment): float
     {
         $loads = 0.0;
         foreach ($segment->ends as $end) {

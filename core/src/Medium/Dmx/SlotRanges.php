@@ -39,16 +39,4 @@ final readonly class SlotRanges
 
         return $parts === false ? [$text] : $parts;
     }
-
-    /** @return string|null what a figure means; null where nobody says */
-    public function at(int $value): ?string
-    {
-        foreach ($this->ranges as $range) {
-            if ($value >= $range['from'] && $value <= $range['to']) {
-                return $range['words'];
-            }
-        }
-
-        return null;
-    }
 }

@@ -316,6 +316,19 @@ final class DmxRulesTest extends CoreTestCase
         }
     }
 
+    public function test_nobody_waits_for_the_strip_of_a_node_that_does_a_thousand_things(): void
+    {
+        $sketch = self::lamps();
+        foreach (range(1, 1_000) as $page) {
+            $sketch->control("p{$page}", 'n', "Page {$page}", ControlKind::Widget);
+        }
+        $plan = $sketch->plan();
+        $view = new SlotStripView;
+        $key = self::control($plan)->id;
+        self::assertNull($view->of("{$plan->links()[0]->id} 60000 {$key}@100", $plan, self::knowledge()));
+        self::assertStringContainsString('at last 200', (string) $view->of("{$plan->links()[0]->id} 2000 {$key}@100", $plan, self::knowledge())?->words);
+    }
+
     public function test_without_data_a_board_of_ours_does_what_the_plan_says(): void
     {
         foreach ([[1_500, 0], [0, 1]] as [$silenceMs, $after]) {

@@ -11,8 +11,6 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Medium\Dmx\BridgeForm;
-use Rundfunk\Medium\Dmx\DmxEnd;
 use Rundfunk\Medium\Dmx\DmxSettings;
 use Rundfunk\Medium\Dmx\PartAsked;
 
@@ -28,7 +26,6 @@ final readonly class PartUnlike implements EndRule
         }
         $part = "{$end->module?->name} of {$end->node->name}";
         $bridge = $unlike['bridges'] ?? null;
-        $words = $bridge === true && ! BridgeForm::isReadable(DmxEnd::of($end->endpoint)->template) ? ['template' => BridgeForm::USUAL] : [];
         $outputs = ($unlike['outputs'] ?? 0) === 0 ? 'one output' : "{$unlike['outputs']} outputs";
         yield Finding::fault(
             match ($bridge) {
@@ -43,7 +40,7 @@ final readonly class PartUnlike implements EndRule
                 true => 'Tell it as a bridge',
                 false => 'Drive the wires itself',
                 default => ucfirst($outputs),
-            }, $end->endpoint, [...$unlike, ...$words]),
+            }, $end->endpoint, $unlike),
             about: [$end->endpoint->id],
         );
     }

@@ -23,7 +23,7 @@ final readonly class SwitchesCannot implements LinkRule
     {
         $universe = Universe::of($look->plan, $link);
         foreach ($universe->patched as $one) {
-            $switches = Patch::switches($one);
+            $switches = $one->switches();
             if ($switches === null || $one->footprint === 0 || $one->settings->start === null || $switches->for($one->settings->start) !== null) {
                 continue;
             }

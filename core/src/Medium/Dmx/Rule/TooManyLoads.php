@@ -27,7 +27,7 @@ final readonly class TooManyLoads implements LinkRule
         }
         $universe = Universe::of($look->plan, $link);
         foreach (Segments::of($look->plan, $link)->all() as $segment) {
-            $loads = Segments::loads($look->plan, $universe, $segment);
+            $loads = Segments::loads($universe, $segment);
             if ($loads > Segments::MOST_LOADS) {
                 yield Finding::fault(
                     Figures::significant($loads)." unit loads on segment {$segment->number} of {$link->name}, where a driver feeds ".Segments::MOST_LOADS,

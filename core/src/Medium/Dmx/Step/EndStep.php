@@ -33,11 +33,12 @@ final readonly class EndStep implements Step
             foreach (DmxSettings::of($link)->isNetwork ? [] : $plan->endpointsOn($link) as $end) {
                 $class = $end->moduleId === null ? null : $knowledge->catalogue->classOf($plan->module($end->moduleId));
                 $name = $class->name ?? '';
-                foreach ($class === null ? [] : PartAsked::unlike($end, $class) as $setting => $value) {
-                    if ($end->pins($setting)) {
-                        continue;
-                    }
-                    $draft->change($end, ['settings' => [...$end->settings, $setting => $value]]);
+                $unlike = $class === null ? [] : array_filter(PartAsked::unlike($end, $class), static fn (string $setting): bool => ! $end->pins($setting), ARRAY_FILTER_USE_KEY);
+                if ($unlike !== []) {
+                    // All of it at once: where stretches begin and end follows from it.
+                    $draft->change($end, ['settings' => [...$end->settings, ...$unlike]]);
+                }
+                foreach ($unlike as $setting => $value) {
                     yield new Proposal(
                         $this->stage(), Spot::of($end, "{$plan->node($end->nodeId)->name} on {$link->name}", $setting), PartAsked::what($setting)." {$plan->node($end->nodeId)->name} on {$link->name}",
                         PartAsked::words($end->settings[$setting] ?? null), PartAsked::words($value), "{$plan->module((string) $end->moduleId)->name} is a {$name}.",
