@@ -28,6 +28,12 @@ final readonly class CSender
         return strlen($tables->rests) + count($tables->driven) * self::slotBytes($tables) + ($bridges ? 7 + max(1, count($tables->places())) : 0) + 1;
     }
 
+    /** @return int bytes that its tables take of an 8-bit board's memory, though they never change: which slots a bridge is told, or the head of a packet */
+    public static function tableBytes(SenderTables $tables, bool $bridges, bool $isNetwork): int
+    {
+        return ($bridges ? 2 * count($tables->places()) : 0) + ($isNetwork ? NetworkPacket::HEAD : 0);
+    }
+
     /** @return int bytes of program on an 8-bit board, about: a fit that the tests hold to the compiler */
     public static function programBytes(SenderTables $tables, bool $bridges, bool $isNetwork): int
     {

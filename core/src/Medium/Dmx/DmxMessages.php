@@ -35,10 +35,15 @@ final readonly class DmxMessages implements TakesMemory, WritesMessages
         $sends = self::sends($plan, $endpoint, $numbers);
         $hears = self::hears($plan, $endpoint, $numbers);
 
+        $bytes = $hears === null ? 0 : CListener::memoryBytes($hears);
+        if ($sends === null) {
+            return $bytes;
+        }
+        [$bridges, $isNetwork] = [self::form($endpoint) !== null, self::packet($plan, $endpoint) !== null];
         // Over the network the program holds the whole packet besides.
-        $packet = $sends === null || self::packet($plan, $endpoint) === null ? 0 : NetworkPacket::HEAD + strlen($sends->rests);
+        $packet = $isNetwork ? NetworkPacket::HEAD + strlen($sends->rests) : 0;
 
-        return $packet + ($sends === null ? 0 : CSender::memoryBytes($sends, self::form($endpoint) !== null)) + ($hears === null ? 0 : CListener::memoryBytes($hears));
+        return $bytes + $packet + CSender::memoryBytes($sends, $bridges) + CSender::tableBytes($sends, $bridges, $isNetwork);
     }
 
     public function programBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int

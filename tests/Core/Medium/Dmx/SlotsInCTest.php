@@ -9,6 +9,7 @@ use Random\Randomizer;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Medium\Dmx\BridgeForm;
+use Rundfunk\Medium\Dmx\CSender;
 use Rundfunk\Medium\Dmx\DmxMessages;
 use Rundfunk\Medium\Dmx\Listener;
 use Rundfunk\Medium\Dmx\ListenerTables;
@@ -107,7 +108,7 @@ final class SlotsInCTest extends CoreTestCase
             [$steps, $said] = self::played($tables, $seed, $form);
             self::assertGreaterThan(15, count(array_unique(explode("\n", $said))));
             file_put_contents($this->folder.'/desk.h', self::HEAD.implode("\n", (new DmxMessages)->messageLines($plan, self::desk($plan), 0, 'LINE', $numbers)));
-            file_put_contents($this->folder.'/run.c', $this->program($steps, $bridges, (new DmxMessages)->memoryBytes($plan, self::desk($plan), $numbers)));
+            file_put_contents($this->folder.'/run.c', $this->program($steps, $bridges, CSender::memoryBytes($tables, $bridges)));
             $this->onHostAndBoard($said, "seed {$seed}");
         }
     }
@@ -135,14 +136,20 @@ final class SlotsInCTest extends CoreTestCase
             $numbers = new MessageNumbers($plan, self::knowledge()->media);
             file_put_contents($this->folder.'/desk.h', self::HEAD.implode("\n", (new DmxMessages)->messageLines($plan, self::desk($plan), 0, 'LINE', $numbers)));
             $uses = '#include "desk.h"'."\nstruct line_state s; struct node_message m; volatile uint32_t t; volatile uint8_t r; ".($bridges ? 'char text[LINE_LONGEST];' : '').($isNetwork ? 'uint8_t packet[LINE_BYTES];' : '')."\nint main(void) { for (;;) {";
-            $sizes = [];
+            $sizes = $memory = [];
+            $beside = $isNetwork ? NetworkPacket::HEAD + strlen(SenderTables::of($plan, self::desk($plan), $numbers)->rests) : 0;
             foreach (['', ' line_start(&s, t); node_to_line(&s, &m, t); line_refresh(&s, t);'.($bridges ? ' r = line_next(&s, t, text);' : '').($isNetwork ? ' line_packet(&s, t, packet);' : '')] as $calls) {
                 file_put_contents($this->folder.'/size.c', "{$uses}{$calls} } }\n");
                 $this->execute('avr-gcc', '-mmcu=atmega644', '-Os', '-std=gnu99', '-o', 'size.elf', 'size.c');
                 [, $row] = explode("\n", $this->execute('avr-size', 'size.elf'));
-                $sizes[] = (int) (preg_split('/\s+/', trim($row)) ?: [0])[0];
+                [$text, $data, $bss] = array_map(intval(...), preg_split('/\s+/', trim($row)) ?: []);
+                $sizes[] = $text;
+                // Less what the test itself keeps: message, clock, answer, and what goes out.
+                $memory[] = $data + $bss - 11 - ($bridges ? 9 : 0) - $beside;
             }
             $takes = $sizes[1] - $sizes[0];
+            // On that board a table that never changes lies in memory all the same.
+            self::assertSame((new DmxMessages)->memoryBytes($plan, self::desk($plan), $numbers), $memory[1] + $beside, "seed {$seed}");
             self::assertEqualsWithDelta(1.0, (new DmxMessages)->programBytes($plan, self::desk($plan), $numbers) / $takes, 0.1, "seed {$seed}: {$takes}, said ".(new DmxMessages)->programBytes($plan, self::desk($plan), $numbers));
         }
     }
