@@ -75,6 +75,7 @@ use Rundfunk\Pins\Step\ChannelStep;
 use Rundfunk\Pins\Step\ExpanderStep;
 use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Pins\Step\SoftwareSerialStep;
+use Rundfunk\Power\Circuits\Rule\CircuitRules;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
@@ -126,6 +127,7 @@ use Rundfunk\Routes\Rule\ValueOutside;
 use Rundfunk\Routes\Rule\ValueSpanUnknown;
 use Rundfunk\Routes\Step\CodeStep;
 use Rundfunk\Routes\Step\PathStep;
+use Rundfunk\SafeState\Rule\SafeStateRules;
 use Rundfunk\View\AllOffView;
 use Rundfunk\View\AnswerStripView;
 use Rundfunk\View\AxisCurveView;
@@ -233,6 +235,8 @@ final class Shipped
             new ChannelUnfit,
             new SoftwareSerialTwice,
             new SoftwareDisturbs,
+            ...SafeStateRules::all(),
+            ...CircuitRules::all(),
             new SwitchesAtStart,
             new TimerTaken,
             new PinTooSlow,

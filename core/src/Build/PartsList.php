@@ -126,6 +126,7 @@ final readonly class PartsList
             PartKind::Driver => [PartLine::one('NPN transistor, small signal', '', $where, $part->owned), $resistor($part->ohms), $resistor(10_000.0)],
             PartKind::Shifter => [PartLine::one('level shifter, one channel', 'sold by four or eight', $where, $part->owned)],
             PartKind::FlybackDiode => [PartLine::one('diode, 1 A', '', $where, $part->owned)],
+            PartKind::Snubber => [PartLine::one('snubber 100 Ω + 0.1 µF, for the mains (X2)', '', $where, $part->owned)],
             PartKind::Capacitor => [PartLine::one('capacitor '.Figures::significant($part->microfarads ?? 0.0).' µF', self::capacitorV($volts), $where, $part->owned)],
         };
     }

@@ -189,7 +189,7 @@ final class WiringTable
     private function signal(Board $board, Module $module, ModuleClass $class, Terminal $terminal, ?PinUse $use, array $things): array
     {
         $pin = $use === null ? null : $board->pin($use->pin);
-        $levels = $use === null ? null : WireLevels::of(new Wire($this->node, $board, $module, $terminal, $use, $pin), $class, $this->tree->voltsOf($module)?->nominalV, $this->plan->partsOf($module));
+        $levels = $use === null ? null : WireLevels::of(new Wire($this->node, $board, $module, $terminal, $use, $pin), $class, $this->tree->signalVoltsOf($module)?->nominalV, $this->plan->partsOf($module));
         $note = $terminal->doc;
         if ($pin?->header !== null) {
             $note .= " Pin {$pin->header} of the header.";
@@ -254,7 +254,8 @@ final class WiringTable
             PartKind::SeriesResistor => 'In the wire.',
             PartKind::Driver => 'Emitter to ground, collector to the terminal, base by its resistor to the pin: it turns the signal over. 10 kΩ from base to ground.',
             PartKind::Capacitor => 'Across supply and ground, right at the module. Mind which end is plus.',
-            PartKind::FlybackDiode => 'Across the coil, the ring towards plus.',
+            PartKind::FlybackDiode => 'Across the coil or motor, the ring towards plus.',
+            PartKind::Snubber => 'Across the contact that switches the load.',
         };
     }
 

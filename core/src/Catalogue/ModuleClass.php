@@ -31,6 +31,7 @@ final readonly class ModuleClass
      * @param  int  $offered  how many it has
      * @param  bool  $tellsTime  it knows the time of day, without power too
      * @param  ReportForm|null  $report  what it says when it is polled, where its keys and sticks have no wires of their own
+     * @param  Switching|null  $switches  what its outputs' contacts or semiconductors bear, where loads hang on them
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -65,6 +66,7 @@ final readonly class ModuleClass
         public array $offers = [],
         public bool $tellsTime = false,
         public ?ReportForm $report = null,
+        public ?Switching $switches = null,
     ) {
     }
 
@@ -114,6 +116,7 @@ final readonly class ModuleClass
             $values->within('offers')?->texts('can') ?? [],
             $values->has('tellsTime'),
             ($report = $values->within('report')) === null ? null : ReportForm::from($report),
+            ($switches = $values->within('switches')) === null ? null : Switching::from($switches),
         );
     }
 

@@ -34,6 +34,7 @@ final readonly class LindenHollow
         self::shades($sketch);
         self::store($sketch);
         BenchLamps::add($sketch);
+        LoadsAndCircuits::add($sketch);
 
         return $sketch->assigned();
     }

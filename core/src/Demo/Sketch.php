@@ -12,6 +12,7 @@ use Rundfunk\Format\ThingReader;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Output;
@@ -102,6 +103,22 @@ final class Sketch
     public function refeed(string $supply, string $parent): self
     {
         return $this->change(ThingKind::Supply, $supply, ['parentId' => $this->id($parent)]);
+    }
+
+    /** @param  array<string, mixed>  $values  but its parent, which is a key */
+    public function circuit(string $key, string $name, array $values = [], ?string $parent = null): self
+    {
+        return $this->put(ThingKind::Circuit, $key, ['name' => $name, 'parentId' => $parent === null ? null : $this->id($parent), ...$values]);
+    }
+
+    /**
+     * @param  string|null  $output  a key
+     * @param  string|null  $circuit  a key
+     * @param  array<string, mixed>  $values  further fields
+     */
+    public function load(string $key, string $name, ?string $output, ?string $circuit, LoadKind $sort, ?float $watts, array $values = []): self
+    {
+        return $this->put(ThingKind::Load, $key, ['name' => $name, 'outputId' => $output === null ? null : $this->id($output), 'circuitId' => $circuit === null ? null : $this->id($circuit), 'sort' => $sort->value, 'watts' => $watts, ...$values]);
     }
 
     /** @param  array<string, mixed>  $values */

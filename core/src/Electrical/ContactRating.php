@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Electrical;
 
 use Rundfunk\OutOfRange;
+use Rundfunk\Plan\LoadKind;
 
 /** What a contact bears: of alternating current as the kind of load has it, of direct current much less, for no zero puts the arc out. */
 final readonly class ContactRating

@@ -19,6 +19,9 @@ enum Hazard: string
     /** Pumps and valves: floods, or runs dry. */
     case Flow = 'flow';
 
+    /** Hoists, lids, tail lifts: what comes down on someone. */
+    case Lift = 'lift';
+
     /** Mains voltage on the contact. */
     case Mains = 'mains';
 
@@ -29,6 +32,7 @@ enum Hazard: string
             self::Motion => 'it moves',
             self::Access => 'it lets someone in',
             self::Flow => 'water flows',
+            self::Lift => 'it lifts',
             self::Mains => 'it is on the mains',
         };
     }
@@ -41,6 +45,7 @@ enum Hazard: string
             self::Motion => 'Guards, limit switches and an emergency stop must not depend on the link.',
             self::Access => 'The network is a convenience here, never the lock.',
             self::Flow => 'Give it a float switch or a timer of its own.',
+            self::Lift => 'It must hold by itself when power goes: a brake or a screw, limit switches, and nobody below.',
             self::Mains => 'Isolate first, in an enclosure, with earth and residual-current protection; your local wiring code and a licensed electrician decide.',
         };
     }

@@ -11,6 +11,7 @@ use Rundfunk\Shape\Values;
 /** A part added to a node's board: a radio, a relay bank, a button pad. */
 final readonly class Module implements Thing
 {
+    /** @param  string|null  $signalSupplyId  what feeds the signal side of a relay board whose jumper is off; null while its supply feeds both */
     public function __construct(
         public string $id,
         public string $nodeId,
@@ -21,6 +22,7 @@ final readonly class Module implements Thing
         public bool $pinned = false,
         public bool $owned = false,
         public string $prefix = '',
+        public ?string $signalSupplyId = null,
     ) {
     }
 
@@ -41,6 +43,7 @@ final readonly class Module implements Thing
             Field::flag('pinned', 'Whether Assign leaves it on the supply that feeds it.'),
             Field::owned(),
             Field::label('prefix', 4, 'What its pins are called by, before their number, where it has pins for others.'),
+            Field::shares('signalSupplyId', ThingKind::Supply, 'The supply of its signal side, where that is fed apart from its coils.'),
         );
     }
 
@@ -56,6 +59,7 @@ final readonly class Module implements Thing
             $values->flag('pinned'),
             $values->flag('owned'),
             $values->text('prefix'),
+            $values->textOrNull('signalSupplyId'),
         );
     }
 
@@ -87,6 +91,7 @@ final readonly class Module implements Thing
             'pinned' => $this->pinned,
             'owned' => $this->owned,
             'prefix' => $this->prefix,
+            'signalSupplyId' => $this->signalSupplyId,
         ];
     }
 }

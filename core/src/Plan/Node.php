@@ -13,6 +13,7 @@ final readonly class Node implements Thing
     /**
      * @param  string|null  $flashedOwn  the fingerprint of what it did when it was flashed; null while it was not
      * @param  list<array{linkId: string, fingerprint: string}>  $flashed  of each of its links, then
+     * @param  bool  $watchdog  a timer of the chip resets it when its program hangs
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class Node implements Thing
         public array $flashed = [],
         public ?string $protocolId = null,
         public ?string $fixtureTypeId = null,
+        public bool $watchdog = false,
     ) {
     }
 
@@ -52,6 +54,7 @@ final readonly class Node implements Thing
             Field::records('flashed', Shape::of(Field::text('linkId', 26, 'The id of the link; one that is no more counts for nothing.'), Field::text('fingerprint', 8, 'Its fingerprint then.')), 40, 'The fingerprints of its links when it was flashed.'),
             Field::mentions('protocolId', ThingKind::Protocol, 'For what was bought and hangs on a serial line: what it understands and says.'),
             Field::mentions('fixtureTypeId', ThingKind::FixtureType, 'For what was bought and obeys a universe: what its slots are.'),
+            Field::flag('watchdog', 'Whether a timer of its chip resets it when its program hangs.'),
         );
     }
 
@@ -71,6 +74,7 @@ final readonly class Node implements Thing
             array_map(static fn (array $one): array => ['linkId' => (new Values($one))->text('linkId'), 'fingerprint' => (new Values($one))->text('fingerprint')], $values->objects('flashed')),
             $values->textOrNull('protocolId'),
             $values->textOrNull('fixtureTypeId'),
+            $values->flag('watchdog'),
         );
     }
 
@@ -106,6 +110,7 @@ final readonly class Node implements Thing
             'flashed' => $this->flashed,
             'protocolId' => $this->protocolId,
             'fixtureTypeId' => $this->fixtureTypeId,
+            'watchdog' => $this->watchdog,
         ];
     }
 }

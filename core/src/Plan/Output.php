@@ -17,6 +17,10 @@ final readonly class Output implements Thing
      * @param  array<string, bool|float|int|string|null>  $settings  obeying its kind's own shape
      * @param  list<string>  $stepIds  for a sequence or group: its steps, in their order
      * @param  list<string>  $stateIds  what tells others how it stands
+     * @param  SafeState|null  $safe  what it must be whenever the network does not work; null while nobody has said
+     * @param  bool  $levelFirst  the program writes its pin's level before it makes that an output
+     * @param  list<string>  $neverWithIds  outputs that must never be on together with it
+     * @param  bool  $interlocked  its line runs over the normally closed contacts of those
      */
     public function __construct(
         public string $id,
@@ -34,6 +38,13 @@ final readonly class Output implements Thing
         public array $settings = [],
         public array $stepIds = [],
         public array $stateIds = [],
+        public ContactForm $contact = ContactForm::NormallyOpen,
+        public ?SafeState $safe = null,
+        public AtStart $atStart = AtStart::Off,
+        public bool $levelFirst = true,
+        public SecondBreak $secondBreak = SecondBreak::None,
+        public array $neverWithIds = [],
+        public bool $interlocked = false,
     ) {
     }
 
@@ -60,6 +71,13 @@ final readonly class Output implements Thing
             Field::settings('settings', 'What it has besides; which settings there are depends on its kind.'),
             Field::holds('stepIds', ThingKind::Control, 60, 'For a sequence or a group: its steps, in their order.'),
             Field::holds('stateIds', ThingKind::Control, 4, 'The states that tell others how it stands.'),
+            Field::choiceOr('contact', ContactForm::NormallyOpen, 'Which contact of its relay the load hangs on.'),
+            Field::choice('safe', SafeState::class, 'What it must be whenever the network does not work.')->nullable(),
+            Field::choiceOr('atStart', AtStart::Off, 'What the program puts it to when it starts.'),
+            Field::flag('levelFirst', 'Whether the program writes the level of its pin before it makes that an output.', true),
+            Field::choiceOr('secondBreak', SecondBreak::None, 'What else breaks its load\'s circuit, and hangs on neither this board nor the network.'),
+            Field::mentionsAll('neverWithIds', ThingKind::Output, 10, 'Outputs that must never be on together with it.'),
+            Field::flag('interlocked', 'Whether its line runs over the normally closed contacts of those.'),
         );
     }
 
@@ -81,6 +99,13 @@ final readonly class Output implements Thing
             $values->settings('settings'),
             $values->texts('stepIds'),
             $values->texts('stateIds'),
+            $values->choice('contact', ContactForm::class),
+            $values->choiceOrNull('safe', SafeState::class),
+            $values->choice('atStart', AtStart::class),
+            $values->flag('levelFirst'),
+            $values->choice('secondBreak', SecondBreak::class),
+            $values->texts('neverWithIds'),
+            $values->flag('interlocked'),
         );
     }
 
@@ -158,6 +183,13 @@ final readonly class Output implements Thing
             'settings' => $this->settings,
             'stepIds' => $this->stepIds,
             'stateIds' => $this->stateIds,
+            'contact' => $this->contact->value,
+            'safe' => $this->safe?->value,
+            'atStart' => $this->atStart->value,
+            'levelFirst' => $this->levelFirst,
+            'secondBreak' => $this->secondBreak->value,
+            'neverWithIds' => $this->neverWithIds,
+            'interlocked' => $this->interlocked,
         ];
     }
 }

@@ -31,6 +31,9 @@ enum PartKind: string
     /** A diode across a coil, cathode to plus. */
     case FlybackDiode = 'flyback-diode';
 
+    /** A resistor and a capacitor in series, across a contact that breaks inductive alternating current. */
+    case Snubber = 'snubber';
+
     public function words(): string
     {
         return match ($this) {
@@ -42,6 +45,7 @@ enum PartKind: string
             self::Driver => 'NPN transistor',
             self::Capacitor => 'capacitor',
             self::FlybackDiode => 'flyback diode',
+            self::Snubber => 'snubber (100 Ω, 0.1 µF)',
         };
     }
 
@@ -53,7 +57,7 @@ enum PartKind: string
             self::Divider => ['ohms' => 'Upper, Ω', 'lowerOhms' => 'Lower, Ω'],
             self::Driver => ['ohms' => 'Base, Ω'],
             self::Capacitor => ['microfarads' => 'µF', 'esrOhm' => 'ESR, Ω'],
-            self::Shifter, self::FlybackDiode => [],
+            self::Shifter, self::FlybackDiode, self::Snubber => [],
         };
     }
 }

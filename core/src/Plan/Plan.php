@@ -323,6 +323,29 @@ final class Plan
         return $this->get(FixtureType::class, $id);
     }
 
+    public function circuit(string $id): Circuit
+    {
+        return $this->get(Circuit::class, $id);
+    }
+
+    /** @return list<Circuit> */
+    public function circuits(): array
+    {
+        return $this->of(Circuit::class);
+    }
+
+    /** @return list<Load> */
+    public function loads(): array
+    {
+        return $this->of(Load::class);
+    }
+
+    /** @return list<Load> what hangs on an output */
+    public function loadsOn(Output $output): array
+    {
+        return $this->having(Load::class, 'outputId', $output->id);
+    }
+
     /** @return list<FixtureType> */
     public function fixtureTypes(): array
     {

@@ -10,6 +10,7 @@ use Rundfunk\Shape\Shape;
 enum ThingKind: string
 {
     case Place = 'place';
+    case Circuit = 'circuit';
     case OwnBoard = 'ownBoard';
     case OwnModule = 'ownModule';
     case Protocol = 'protocol';
@@ -26,6 +27,7 @@ enum ThingKind: string
     case Address = 'address';
     case Control = 'control';
     case Output = 'output';
+    case Load = 'load';
     case KeyCode = 'keyCode';
     case Route = 'route';
     case Hop = 'hop';
@@ -46,6 +48,7 @@ enum ThingKind: string
     {
         return match ($this) {
             self::Place => Place::class,
+            self::Circuit => Circuit::class,
             self::OwnBoard => OwnBoard::class,
             self::OwnModule => OwnModule::class,
             self::Protocol => Protocol::class,
@@ -62,6 +65,7 @@ enum ThingKind: string
             self::Address => Address::class,
             self::Control => Control::class,
             self::Output => Output::class,
+            self::Load => Load::class,
             self::KeyCode => KeyCode::class,
             self::Route => Route::class,
             self::Hop => Hop::class,
@@ -86,10 +90,10 @@ enum ThingKind: string
     {
         return match ($this) {
             self::OwnBoard, self::OwnModule, self::Protocol, self::FixtureType => 50,
-            self::Place, self::Link, self::Cable => 500,
+            self::Place, self::Link, self::Cable, self::Circuit => 500,
             self::Node => 1_000,
             self::KeyCode, self::BusMessage => 5_000,
-            self::Supply, self::Module, self::Endpoint, self::Control, self::Output, self::Route => 10_000,
+            self::Supply, self::Module, self::Endpoint, self::Control, self::Output, self::Load, self::Route => 10_000,
             self::Part, self::PinUse, self::Address, self::Hop, self::Acceptance => 20_000,
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
+use Rundfunk\Plan\Load;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
@@ -39,6 +40,9 @@ final readonly class Island
             }
             $draft->put($one);
             array_map($draft->put(...), [...$modules, ...$supplies]);
+            foreach ($supplies as $supply) {
+                array_map($draft->put(...), $plan->having(Load::class, 'supplyId', $supply->id));
+            }
             foreach ($modules as $module) {
                 array_map($draft->put(...), [...$plan->partsOf($module), ...self::drawing($plan, $module)]);
             }
@@ -69,7 +73,7 @@ final readonly class Island
      */
     private static function above(Plan $plan, array $modules, array $supplies): array
     {
-        $ids = [...array_map(static fn (Module $module): ?string => $module->supplyId, $modules), ...array_map(static fn (Supply $supply): ?string => $supply->parentId, $supplies)];
+        $ids = [...array_map(static fn (Module $module): ?string => $module->supplyId, $modules), ...array_map(static fn (Module $module): ?string => $module->signalSupplyId, $modules), ...array_map(static fn (Supply $supply): ?string => $supply->parentId, $supplies)];
         $above = [];
         foreach (array_filter($ids, is_string(...)) as $id) {
             $supply = $plan->find(Supply::kind(), $id);
@@ -89,7 +93,7 @@ final readonly class Island
     {
         $below = [];
         foreach ($supplies as $supply) {
-            array_push($below, ...$plan->having(Supply::class, 'parentId', $supply->id), ...$plan->having(Module::class, 'supplyId', $supply->id));
+            array_push($below, ...$plan->having(Supply::class, 'parentId', $supply->id), ...$plan->having(Module::class, 'supplyId', $supply->id), ...$plan->having(Module::class, 'signalSupplyId', $supply->id));
         }
 
         return $below;

@@ -14,6 +14,8 @@ use Rundfunk\Catalogue\SupplySort;
 use Rundfunk\Check\Look;
 use Rundfunk\Electrical\CopperPair;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\Load as PlanLoad;
+use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
@@ -35,6 +37,9 @@ final class SupplyTree
 
     /** What the regulator of a board for a single cell keeps for itself. Data sheets of low-drop regulators, from memory. */
     private const CELL_DROPOUT_V = 0.2;
+
+    /** What the diode of one channel takes without an indicator. Trade book §13. */
+    private const SIGNAL_MA = 4.0;
 
     /** @var array<string, Volts|null> by supply */
     private array $volts = [];
@@ -233,6 +238,14 @@ final class SupplyTree
         return $supply === null ? null : $this->volts($supply);
     }
 
+    /** What the signal side of a module gets: apart from its coils, where its jumper is off. */
+    public function signalVoltsOf(Module $module): ?Volts
+    {
+        $supply = $module->signalSupplyId === null ? null : $this->plan->find(Supply::kind(), $module->signalSupplyId);
+
+        return $supply instanceof Supply ? $this->volts($supply) : $this->voltsOf($module);
+    }
+
     /** Before its cable. */
     private function given(Supply $supply): ?Volts
     {
@@ -328,6 +341,12 @@ final class SupplyTree
         foreach ($this->fedBy($supply) as $module) {
             $takes[] = new Take($module, $module->name, $this->loadOf($module));
         }
+        foreach ($this->plan->having(Module::class, 'signalSupplyId', $supply->id) as $module) {
+            $takes[] = new Take($module, "signal side of {$module->name}", (new Load(0.0, self::SIGNAL_MA))->times(count($this->catalogue->classOf($module)->channels())));
+        }
+        foreach ($this->plan->having(PlanLoad::class, 'supplyId', $supply->id) as $load) {
+            $takes[] = new Take($load, $load->name, $this->loadOfLoad($load, $supply));
+        }
         foreach ($this->children($supply) as $child) {
             $takes[] = new Take($child, $child->name, $this->drawnBy($child));
         }
@@ -347,6 +366,17 @@ final class SupplyTree
         $each = array_map(static fn (Output $output): int => $output->setting($class->loadPer), $outputs);
 
         return $load->times($each === [] ? $this->usual($class, $class->loadPer) : array_sum($each));
+    }
+
+    /** What hangs on it and is switched, or always on: nothing while nobody has read its plate. */
+    private function loadOfLoad(PlanLoad $load, Supply $supply): Load
+    {
+        // The voltage that it is made for: what its cable loses hangs on this very current.
+        $volts = $this->given($supply)?->nominalV;
+        $watts = $load->use->draws() ? $load->allWatts() ?? 0.0 : 0.0;
+        $milliamperes = $volts === null || $volts <= 0.0 ? 0.0 : $watts / $volts * 1000;
+
+        return new Load($load->use === LoadUse::AlwaysOn ? $milliamperes : 0.0, $milliamperes);
     }
 
     /** As many as its kind of output has while nobody has said. */

@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Calculator\BadInput;
 use Rundfunk\Electrical\CircuitFuse;
 use Rundfunk\Electrical\ContactRating;
-use Rundfunk\Electrical\LoadKind;
 use Rundfunk\OutOfRange;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Shipped;
 use Tests\Core\CoreTestCase;
 

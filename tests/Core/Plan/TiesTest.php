@@ -24,7 +24,7 @@ final class TiesTest extends CoreTestCase
     private const SECOND = '01ARZ3NDEKTSV4RRFFQ69G5FA2';
 
     /** What stands on its own: all else is part of something, or joins things. An acceptance refers to a finding, which is no thing. */
-    private const ON_THEIR_OWN = [ThingKind::Place, ThingKind::OwnBoard, ThingKind::OwnModule, ThingKind::Protocol, ThingKind::FixtureType, ThingKind::Node, ThingKind::Link, ThingKind::Acceptance];
+    private const ON_THEIR_OWN = [ThingKind::Place, ThingKind::Circuit, ThingKind::Load, ThingKind::OwnBoard, ThingKind::OwnModule, ThingKind::Protocol, ThingKind::FixtureType, ThingKind::Node, ThingKind::Link, ThingKind::Acceptance];
 
     public function test_every_class_of_things_is_a_kind(): void
     {

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
-use Rundfunk\Behaviour\Fetched;
-use Rundfunk\Behaviour\FetchesReadings;
-use Rundfunk\Behaviour\OnFailure;
+use Rundfunk\Behaviour\Silence;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -14,13 +12,11 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\RouteRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Control;
-use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
-use Rundfunk\Shape\Values;
 
 /** Something that can hurt is held on from afar, and goes on when its sender does not. */
 #[Finds('held-for-ever', WorkStep::Routes)]
@@ -35,7 +31,8 @@ final readonly class HeldForEver implements RouteRule
         $output = $plan->output($route->outputId);
         $control = $plan->control($route->controlId);
         $hurts = array_filter($output->proofHazards(), static fn (Hazard $hazard): bool => $hazard !== Hazard::Access);
-        if ($hurts === [] || $output->nodeId === $control->nodeId || ! Watched::canBe($output) || ! $route->holdsToControl() || $output->setting('silenceMs') > 0 || self::noticesSilence($look, $control, $output)) {
+        // Of one that says what it must be, the matrix of safe states says so.
+        if ($output->safe !== null || $hurts === [] || $output->nodeId === $control->nodeId || ! Watched::canBe($output) || ! $route->holdsToControl() || $output->setting('silenceMs') > 0 || Silence::isNoticed($look, $control, $output)) {
             return [];
         }
         $hazard = array_values($hurts)[0];
@@ -54,21 +51,5 @@ final readonly class HeldForEver implements RouteRule
             Watched::canRepeat($control) ? new Fix('Off after three that were missed', ...$operations) : null,
             about: [$route->id],
         )];
-    }
-
-    /** What the output's own board asks of a bought thing counts as not beyond its threshold when that is known to be silent. */
-    private static function noticesSilence(Look $look, Control $control, Output $output): bool
-    {
-        if ($control->kind !== ControlKind::Reading || (new Values($control->settings))->choice('onFailure', OnFailure::class) !== OnFailure::Off) {
-            return false;
-        }
-        foreach (Fetched::by($look->plan, $look->plan->node($output->nodeId), $look->media) as ['control' => $fetched, 'endpoint' => $endpoint]) {
-            $fetches = $look->media->offering(FetchesReadings::class, $look->plan->link($endpoint->linkId)->medium);
-            if ($fetched->id === $control->id && $fetches?->noticesSilence($look->plan, $endpoint, $control) === true) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

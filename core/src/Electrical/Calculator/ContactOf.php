@@ -9,8 +9,8 @@ use Rundfunk\Calculator\Calculator;
 use Rundfunk\Calculator\Inputs;
 use Rundfunk\Calculator\Quantity;
 use Rundfunk\Electrical\ContactRating;
-use Rundfunk\Electrical\LoadKind;
 use Rundfunk\OutOfRange;
+use Rundfunk\Plan\LoadKind;
 
 final readonly class ContactOf implements Calculator
 {

@@ -22,7 +22,8 @@ final readonly class HazardKeepsState implements OutputRule
     public function check(Output $output, Look $look): iterable
     {
         $module = $output->moduleId === null ? null : $look->plan->module($output->moduleId);
-        if ($module === null || $output->hazards === []) {
+        // Of one that says what it must be, the matrix of safe states says so.
+        if ($module === null || $output->hazards === [] || $output->safe !== null) {
             return [];
         }
         $use = self::onExpander($output, $module, $look);

@@ -31,6 +31,10 @@ final readonly class SwitchesAtStart implements NodeRule
                 continue;
             }
             $outputs = array_values(array_filter($look->plan->having(Output::class, 'moduleId', $wire->module->id), static fn (Output $output): bool => $output->channel === $wire->terminal->name));
+            // Of one that says what it must be, the matrix of safe states says so.
+            if (array_filter($outputs, static fn (Output $output): bool => $output->safe === null) === [] && $outputs !== []) {
+                continue;
+            }
             $isDangerous = array_filter($outputs, static fn (Output $output): bool => $output->hazards !== []) !== [];
             if ($wire->pin->console && ! $isDangerous) {
                 // What is on the console is told so already.

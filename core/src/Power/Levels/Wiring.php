@@ -22,7 +22,7 @@ final readonly class Wiring
 
     public function levels(Wire $wire): ?WireLevels
     {
-        return WireLevels::of($wire, $this->catalogue->classOf($wire->module), $this->tree->voltsOf($wire->module)?->nominalV, $this->plan->partsOf($wire->module));
+        return WireLevels::of($wire, $this->catalogue->classOf($wire->module), $this->tree->signalVoltsOf($wire->module)?->nominalV, $this->plan->partsOf($wire->module));
     }
 
     /** @return float|null ohms of the pull-up that a wire wants and lacks; null where it lacks none */
@@ -106,7 +106,7 @@ final readonly class Wiring
         $volts = match ($part->kind) {
             PartKind::Driver => max(0.0, $wire->board->levels->ratedHighV - 0.7),
             PartKind::PullDown, PartKind::Divider => $wire->board->levels->highOutV,
-            PartKind::PullUp => $this->tree->voltsOf($wire->module)->nominalV ?? $wire->board->logicV,
+            PartKind::PullUp => $this->tree->signalVoltsOf($wire->module)->nominalV ?? $wire->board->logicV,
             default => null,
         };
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Rundfunk\Electrical;
+namespace Rundfunk\Plan;
 
 /** What hangs on a contact, by what it draws when it is switched on and what it does to the contact when it is switched off. */
 enum LoadKind: string
@@ -21,6 +21,17 @@ enum LoadKind: string
 
     /** LED drivers and switched supplies: their capacitor is empty. */
     case Capacitive = 'capacitive';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Resistive => 'resistive',
+            self::Lamp => 'filament lamp',
+            self::Motor => 'motor',
+            self::Inductive => 'coil or transformer',
+            self::Capacitive => 'LED driver or switched supply',
+        };
+    }
 
     /** So many times what it draws later, at worst. Source: tables of inrush in relay makers' technical notes, upper ends, from memory. */
     public function inrush(): float
