@@ -12,6 +12,7 @@ use Rundfunk\Demo\Faulty\DmxFaults;
 use Rundfunk\Demo\Faulty\InfraredFaults;
 use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
+use Rundfunk\Demo\Faulty\LoadFaults;
 use Rundfunk\Demo\Faulty\MasterFaults;
 use Rundfunk\Demo\Faulty\PowerFaults;
 use Rundfunk\Demo\Faulty\SerialFaults;
@@ -43,6 +44,7 @@ final readonly class FaultyOnPurpose
         SerialFaults::add($sketch);
         CanFaults::add($sketch);
         DmxFaults::add($sketch);
+        LoadFaults::add($sketch);
 
         return $sketch->plan();
     }

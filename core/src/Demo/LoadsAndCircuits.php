@@ -68,7 +68,7 @@ final readonly class LoadsAndCircuits
         $sketch
             ->change(ThingKind::Output, 'store-heat', ['safe' => 'off', 'secondBreak' => 'thermostat'])
             ->change(ThingKind::Output, 'gate', ['safe' => 'off', 'secondBreak' => 'stops'])
-            ->change(ThingKind::Module, 'store-relays', ['signalSupplyId' => $sketch->pin('store-node', 'board-5v')])
+            ->change(ThingKind::Module, 'store-relays', ['signalSupplyId' => $sketch->id($sketch->pin('store-node', 'board-5v'))])
             ->change(ThingKind::Node, 'store-node', ['watchdog' => true])
             ->change(ThingKind::Node, 'post', ['watchdog' => true]);
         foreach (['mist', 'fan', 'mat', 'hen-fan', 'store-cooler', 'vent-1-open', 'vent-2-open', 'vent-3-open', 'frame-1-lid', 'frame-2-lid', 'frame-3-lid'] as $output) {

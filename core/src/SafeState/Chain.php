@@ -37,7 +37,8 @@ final readonly class Chain
 
     private const GATE_OPEN_V = 2.5;
 
-    public function __construct(private Setup $setup)
+    /** @param  bool  $words  the chain is to be put into words; otherwise only what the load may be is worked out */
+    public function __construct(private Setup $setup, private bool $words = true)
     {
     }
 
@@ -58,10 +59,10 @@ final readonly class Chain
         };
     }
 
-    /** At some moment of the phase the load may be that. The same as {@see self::in()} says, without the words. */
+    /** At some moment of the phase the load may be that. */
     public function mayBe(Phase $phase, bool $on): bool
     {
-        $standing = $this->in($phase);
+        $standing = (new self($this->setup, false))->in($phase);
 
         return $on ? $standing->mayBeOn : $standing->mayBeOff;
     }
@@ -301,6 +302,9 @@ final readonly class Chain
      */
     private function links(array $moment, Draws $draws, bool $coil, bool $signal = true): array
     {
+        if (! $this->words) {
+            return [];
+        }
         $setup = $this->setup;
         [$volts] = in_array($moment[0], [PinStands::Floats, PinStands::WeakUp, PinStands::WeakDown], true) ? $this->pulled($moment[0], $signal) : [null];
         $load = $this->closed($draws);

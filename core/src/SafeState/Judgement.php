@@ -7,6 +7,7 @@ namespace Rundfunk\SafeState;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\SafeState;
+use Rundfunk\Plan\SecondBreak;
 use Rundfunk\Shape\Values;
 
 /** What an output's load does in every phase, held against what it must be. */
@@ -63,16 +64,24 @@ final readonly class Judgement
      */
     public function ways(array $wanted): array
     {
-        $mustBe = array_values(array_filter(Phase::cases(), fn (Phase $phase): bool => in_array($phase, $wanted, true) || ! $this->isUnsafe($phase, $this->setup)));
+        if ($wanted === []) {
+            return [];
+        }
+        $remedies = Remedies::for($this->look, $this->output, $this->setup);
+        $known = $this->look->once(KnownWays::class, static fn (): KnownWays => new KnownWays);
 
-        return $wanted === [] ? [] : Search::cheapest($this->setup, Remedies::for($this->look, $this->output, $this->setup), function (Setup $setup) use ($mustBe): bool {
-            foreach ($mustBe as $phase) {
-                if ($this->isUnsafe($phase, $setup)) {
-                    return false;
+        return $known->of($this->setup, [$this->output->safe, $this->isUnsafe(Phase::Welded, $this->setup->with(['secondBreak' => SecondBreak::None]))], $wanted, $remedies, function (array $remedies) use ($wanted): array {
+            $mustBe = array_values(array_filter(Phase::cases(), fn (Phase $phase): bool => in_array($phase, $wanted, true) || ! $this->isUnsafe($phase, $this->setup)));
+
+            return Search::cheapest($this->setup, $remedies, function (Setup $setup) use ($mustBe): bool {
+                foreach ($mustBe as $phase) {
+                    if ($this->isUnsafe($phase, $setup)) {
+                        return false;
+                    }
                 }
-            }
 
-            return true;
+                return true;
+            });
         });
     }
 }
