@@ -76,6 +76,7 @@ use Rundfunk\Pins\Step\ExpanderStep;
 use Rundfunk\Pins\Step\PinStep;
 use Rundfunk\Pins\Step\SoftwareSerialStep;
 use Rundfunk\Power\Circuits\Rule\CircuitRules;
+use Rundfunk\Power\Circuits\Step\SpreadStep;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
@@ -176,7 +177,7 @@ final class Shipped
 
     public static function assigner(): Assigner
     {
-        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep, new CoreStep];
+        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep, new CoreStep, new SpreadStep];
         foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }

@@ -334,6 +334,11 @@ final class Plan
         return $this->of(Circuit::class);
     }
 
+    public function load(string $id): Load
+    {
+        return $this->get(Load::class, $id);
+    }
+
     /** @return list<Load> */
     public function loads(): array
     {

@@ -27,6 +27,7 @@ final readonly class LoadFaults
         self::hoist($sketch);
         self::contacts($sketch);
         self::semiconductors($sketch);
+        self::benches($sketch);
         self::beside($sketch);
     }
 
@@ -43,6 +44,9 @@ final readonly class LoadFaults
             ->circuit('works-fence', 'Fence', ['fuseA' => 10.0, 'timeLag' => true, 'residual' => true, 'outdoors' => true])
             ->circuit('works-48', '48 V store', ['volts' => 48.0, 'direct' => true, 'fuseA' => 6.3, 'timeLag' => true])
             ->circuit('works-12', '12 V store', ['volts' => 12.0, 'direct' => true, 'fuseA' => 6.3, 'timeLag' => true])
+            // circuits-unbalanced
+            ->circuit('works-left', 'Left bench', ['fuseA' => 4.0, 'timeLag' => true, 'placeId' => $sketch->id('works')])
+            ->circuit('works-right', 'Right bench', ['fuseA' => 4.0, 'timeLag' => true, 'placeId' => $sketch->id('works')])
             // circuit-in-circle
             ->circuit('works-loop', 'Loop', ['fuseA' => 6.0]);
         $sketch->change(ThingKind::Circuit, 'works-loop', ['parentId' => $sketch->id('works-loop')]);
@@ -142,6 +146,19 @@ final readonly class LoadFaults
             ->load('wkl-wk-quiet-led', 'Night light', 'wk-quiet-2', 'works-fence', LoadKind::Capacitive, 3.0)
             ->load('wkl-wk-quiet-flood', 'Floodlights', 'wk-quiet-3', 'works-fence', LoadKind::Capacitive, 200.0, ['fuseA' => 1.25])
             ->load('wkl-wk-quiet-mains', 'Mains lamp', 'wk-quiet-4', 'works-fence', LoadKind::Resistive, 40.0);
+    }
+
+    private static function benches(Sketch $sketch): void
+    {
+        $sketch
+            ->node('wk-bench', 'Bench board', NodeKind::Controller, 'works', '8bit-5v-20io')
+            ->supply('wk-bench-plug', 'wk-bench', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
+            ->module('wk-bench-relays', 'wk-bench', 'relay-bank-4-high', 'Relays', 'wk-bench-plug');
+        foreach ([1, 2, 3, 4] as $place) {
+            $sketch->output("wk-bench-{$place}", 'wk-bench', "Place {$place}", OutputKind::Relay, 'wk-bench-relays', "IN{$place}", more: ['safe' => 'any'])
+                ->wire('wk-bench-relays', "IN{$place}", 'D'.(3 + $place))
+                ->load("wkl-place-{$place}", "Lamp of place {$place}", "wk-bench-{$place}", 'works-left', LoadKind::Resistive, 80.0, ['fuseA' => 0.5]);
+        }
     }
 
     /** load-unfed, load-unread, load-adrift; and what leaks */

@@ -20,6 +20,7 @@ use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Power\Circuits\Banks;
 use Rundfunk\Shape\Values;
 
 /** Which relay channel carries an output, which key a control is. */
@@ -84,9 +85,10 @@ final readonly class ChannelStep implements Step
     private function placed(Plan $plan, Node $node, array $homeless, array $taken, Catalogue $catalogue): array
     {
         $placed = [...$this->readings($plan, $node, $homeless, $taken, $catalogue)];
+        $banks = Banks::spread($plan, $node, array_values(array_filter($homeless, static fn (Control|Output $thing): bool => $thing instanceof Output)), $taken, $catalogue);
         foreach ($homeless as $thing) {
             if (! self::isReading($thing)) {
-                $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $catalogue)];
+                $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $catalogue, $banks[$thing->id] ?? null)];
             }
         }
 
@@ -233,19 +235,20 @@ final readonly class ChannelStep implements Step
 
     /**
      * @param  array<string, true>  $taken
+     * @param  string|null  $only  the module that spreads loads best, where there are several alike
      * @return iterable<Proposal>
      */
-    private function place(Plan $plan, Node $node, Control|Output $thing, array &$taken, Catalogue $catalogue): iterable
+    private function place(Plan $plan, Node $node, Control|Output $thing, array &$taken, Catalogue $catalogue, ?string $only): iterable
     {
         foreach ($plan->modulesOf($node) as $module) {
             $class = $catalogue->classOf($module);
-            foreach ($class->channels() as $terminal) {
+            foreach ($only !== null && $module->id !== $only ? [] : $class->channels() as $terminal) {
                 $place = $module->id.' '.$terminal->name;
                 if ((isset($taken[$place]) && ! $terminal->shared) || ! $class->takes($terminal, $thing) || ! self::canBeWired($node, $terminal, $catalogue)) {
                     continue;
                 }
                 $taken[$place] = true;
-                yield $this->proposal($node, $thing, $module, $terminal, 'The first free one of the right kind.');
+                yield $this->proposal($node, $thing, $module, $terminal, $only === null ? 'The first free one of the right kind.' : 'So loads are spread evenly over the banks.');
 
                 return;
             }

@@ -20,6 +20,7 @@ final readonly class CircuitRules
             new CircuitInCircle,
             new CircuitOverloaded,
             new CircuitUnfused,
+            new CircuitsUnbalanced,
             new ContactBreaksDc,
             new ContactOverloaded,
             new CordBurns,
