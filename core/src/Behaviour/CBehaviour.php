@@ -104,9 +104,9 @@ final readonly class CBehaviour
             [$has->drives, CEngine::HOLDS],
             [$has->drives, CEngine::HEAR],
             [$has->drives, $this->ask()],
-            [$has->puts, $has->pulses ? CEngine::PUT_OVER_PULSES : CEngine::PUT],
+            [$has->puts, $this->unfed($has->pulses ? CEngine::PUT_OVER_PULSES : CEngine::PUT, '!node_holds(action)')],
             [$has->pulses, $this->off()],
-            [$has->pulses, CEngine::PULSE],
+            [$has->pulses, $this->unfed(CEngine::PULSE, '1')],
             [$has->tells, CEngine::TELL],
             [$has->feels, CEngine::FEEL],
             [$has->reads, CEngine::SANE],
@@ -143,8 +143,35 @@ final readonly class CBehaviour
         foreach ($cases as $figures => $these) {
             $lines = [...$lines, ...$these, "        node_hear(at, {$figures}, action, master, by_hand, value, worked);", '        break;'];
         }
+        $barred = $this->barred();
+        if ($barred !== []) {
+            array_splice($lines, 3, 0, ['    struct node_output before = *at;']);
+            $lines = [...$lines, '    default:', '        break;', '    }', '    /* Never on together: whoever comes second is refused, as if nobody had asked. */', '    switch (output) {', ...$barred];
+        }
 
         return implode("\n", [...$lines, '    default:', '        break;', '    }', '}']);
+    }
+
+    /** What is asked here is not what another node put on. */
+    private function unfed(string $part, string $when): string
+    {
+        $clear = $when === '1' ? "me->outputs[output].fed = 0;\n        node_ask(" : "if ({$when}) {\n            me->outputs[output].fed = 0;\n        }\n        node_ask(";
+
+        return $this->has->feeds ? str_replace('node_ask(', $clear, $part) : $part;
+    }
+
+    /** @return list<string> */
+    private function barred(): array
+    {
+        $lines = [];
+        foreach ($this->tables->outputs as $index => $output) {
+            $others = array_map(fn (int $other): string => "me->outputs[{$other}].value != {$this->tables->outputs[$other]->off}", $output->never);
+            if ($others !== []) {
+                $lines = [...$lines, "    case {$index}:", "        if (at->value != {$output->off} && before.value == {$output->off} && (".implode(' || ', $others).')) {', '            *at = before;', '        }', '        break;'];
+            }
+        }
+
+        return $lines;
     }
 
     private function off(): string

@@ -100,10 +100,10 @@ final readonly class CFeatures
         return $does->drives !== [] || $does->tells !== [];
     }
 
-    /** A message that holds an output which goes off when it is unheard of. */
+    /** A message to an output which goes off when it is unheard of. */
     public static function feeds(NodeTables $tables, Drive $drive): bool
     {
-        return $tables->outputs[$drive->output]->silenceMs > 0 && ($drive->action->holds() || ($drive->action === Action::Set && $drive->value === null));
+        return $tables->outputs[$drive->output]->silenceMs > 0;
     }
 
     /** What of a reading hangs on its threshold. */

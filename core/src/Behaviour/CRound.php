@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour;
 
+use Rundfunk\Plan\AtStart;
+
 /** The two functions that a node's program calls: once before it begins, and again and again. */
 final readonly class CRound
 {
@@ -17,7 +19,7 @@ final readonly class CRound
     /** @return list<string> */
     public function start(): array
     {
-        $lines = ['/* Before the first step; the outputs are off then, so put their pins to that before you make them outputs. */', 'static inline void node_start(struct node_state *me, uint32_t now_ms)', '{', '    me->now_ms = now_ms;', '    me->told = 0;', ...($this->has->timesOfDay ? ['    me->minute = -1;'] : [])];
+        $lines = ['/* Before the first step. What an output stands at then, put its pin to before you make it an output. */', 'static inline void node_start(struct node_state *me, uint32_t now_ms)', '{', '    me->now_ms = now_ms;', '    me->told = 0;', ...($this->has->timesOfDay ? ['    me->minute = -1;'] : [])];
         foreach ($this->tables->contacts as $index => $contact) {
             $level = $contact->kind === ContactKind::Notice ? '0' : 'NODE_UNKNOWN';
             $lines = [...$lines, "    me->contacts[{$index}].level = {$level};", "    me->contacts[{$index}].seen = {$level};", "    me->contacts[{$index}].since = now_ms;", ...($this->has->repeats ? ["    me->contacts[{$index}].held = 0;", "    me->contacts[{$index}].told = now_ms;"] : [])];
@@ -42,11 +44,36 @@ final readonly class CRound
             $lines = [...$lines, "    me->reports[{$index}].value = 0;", "    me->reports[{$index}].has = 0;", "    me->reports[{$index}].told = now_ms;"];
         }
         foreach ($this->tables->outputs as $index => $output) {
-            $lines = [...$lines, "    me->outputs[{$index}].value = {$output->off};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : []),
+            $lines = [...$lines, "    me->outputs[{$index}].value = {$this->first($index, $output)};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : []),
                 ...($this->has->shows ? ["    me->outputs[{$index}].known = ".($output->unheardMs === 0 ? '1' : '0').';', "    me->outputs[{$index}].known_at = now_ms;"] : []), ...($this->has->answers ? ["    me->outputs[{$index}].asked = 0;"] : [])];
         }
 
-        return [...$lines, '}', ''];
+        return [...$lines, '}', '', ...$this->restore()];
+    }
+
+    /** Never on where one before it is on already that it must never be on with. */
+    private function first(int $index, Driven $output): int
+    {
+        $on = static fn (Driven $one): bool => $one->atStart === AtStart::On;
+
+        return $on($output) && array_filter($output->never, fn (int $other): bool => $other < $index && $on($this->tables->outputs[$other]) && $this->first($other, $this->tables->outputs[$other]) !== $this->tables->outputs[$other]->off) === [] ? $output->on : $output->off;
+    }
+
+    /** @return list<string> what puts back how outputs stood before a power cut */
+    private function restore(): array
+    {
+        $lines = [];
+        foreach ($this->tables->outputs as $index => $output) {
+            if ($output->atStart === AtStart::Last) {
+                $barred = array_map(fn (int $other): string => " && me->outputs[{$other}].value == {$this->tables->outputs[$other]->off}", $output->never);
+                $lines = [...$lines, "    case {$index}: ".CNote::of($output->name), '        if (1'.implode('', $barred).') {', "            me->outputs[{$index}].value = value < {$output->lowest} ? {$output->lowest} : value > {$output->highest} ? {$output->highest} : value;", '        }', '        break;'];
+            }
+        }
+
+        return $lines === [] ? [] : [
+            '/*', ' * How an output last stood, from a memory that outlives the power: between node_start and the first step, in the order of their numbers.', ' * Write it there when it has changed and has stood for two seconds: such a memory bears some ten or hundred thousand writes.', ' */',
+            'static inline void node_restore(struct node_state *me, uint8_t output, int16_t value)', '{', '    switch (output) {', ...$lines, '    default:', '        break;', '    }', '}', '',
+        ];
     }
 
     /** @return list<string> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour;
 
+use Rundfunk\Plan\Action;
+
 /** What follows from each control, sequence, group and message, a function of C each. */
 final readonly class CSources
 {
@@ -168,7 +170,11 @@ final readonly class CSources
                 $lines[] = '        '.$this->actions->put($drive, 'heard->value', $drive->action->holds() ? 'heard->value != 0' : '1');
                 if (CFeatures::feeds($this->tables, $drive)) {
                     $output = $this->tables->outputs[$drive->output];
-                    $fed = $drive->action->holds() ? "(me->outputs[{$drive->output}].holders & {$output->far}UL) != 0" : "me->outputs[{$drive->output}].value != {$output->off}";
+                    $fed = match (true) {
+                        $drive->action === Action::Pulse => '0',
+                        $drive->action->holds() => "(me->outputs[{$drive->output}].holders & {$output->far}UL) != 0",
+                        default => "me->outputs[{$drive->output}].value != {$output->off}",
+                    };
                     $lines[] = "        node_feed(me, {$drive->output}, {$fed});";
                 }
             }
@@ -177,7 +183,7 @@ final readonly class CSources
             }
             $lines[] = '    }';
         }
-        $feed = ! $this->has->feeds ? [] : ['/* What is held from afar must be heard of again and again. */', 'static void node_feed(struct node_state *me, uint8_t output, uint8_t fed)', '{', '    me->outputs[output].fed = fed;', '    if (fed) {', '        me->outputs[output].fed_at = me->now_ms;', '    }', '}', ''];
+        $feed = ! $this->has->feeds ? [] : ['/* What another node put on, or holds, must be heard of again and again. */', 'static void node_feed(struct node_state *me, uint8_t output, uint8_t fed)', '{', '    me->outputs[output].fed = fed;', '    if (fed) {', '        me->outputs[output].fed_at = me->now_ms;', '    }', '}', ''];
 
         return [...$feed, 'static void node_obey(struct node_state *me, const struct node_message *heard)', '{', ...($this->obeysAnything() ? [] : ['    (void)me;']), ...$lines, '}', ''];
     }

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour;
 
+use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Shape\ListOf;
 
 /** An output of the node. */
 final readonly class Driven
 {
     /**
-     * @param  int  $off  the value that is off, and how it starts
-     * @param  int  $silenceMs  what another node holds goes off when nothing more is heard for so long; 0 for never
+     * @param  int  $off  the value that is off
+     * @param  int  $silenceMs  what another node put on or holds goes off when nothing more is heard for so long; 0 for never
      * @param  int  $masters  how many hold it
      * @param  int  $far  which of them are other nodes' controls, a bit each
      * @param  int  $unheardMs  what it shows of another node is not known any more when nothing is heard of it for so long; 0 for never
      * @param  bool  $blinks  it blinks while that is not known
+     * @param  AtStart  $atStart  what it is put to before the first step
+     * @param  list<int>  $never  which of the node's outputs must be off while it is on
      */
     public function __construct(
         public string $name,
@@ -29,6 +33,8 @@ final readonly class Driven
         public int $far,
         public int $unheardMs = 0,
         public bool $blinks = false,
+        public AtStart $atStart = AtStart::Off,
+        #[ListOf('int')] public array $never = [],
     ) {
     }
 }

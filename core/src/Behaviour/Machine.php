@@ -10,6 +10,7 @@ use Rundfunk\Arbitration\Range;
 use Rundfunk\Arbitration\Standing;
 use Rundfunk\Arbitration\Turn;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\ValueSpan;
 
 /**
@@ -46,8 +47,11 @@ final class Machine
         $this->state = new State;
     }
 
-    /** @param  int  $nowMs  0–2³²−1 */
-    public function start(int $nowMs): State
+    /**
+     * @param  int  $nowMs  0–2³²−1
+     * @param  array<int, int>  $kept  how outputs last stood that keep that over a power cut, by output
+     */
+    public function start(int $nowMs, array $kept = []): State
     {
         $state = new State;
         foreach ($this->tables->contacts as $contact) {
@@ -72,8 +76,8 @@ final class Machine
         foreach ($this->tables->reports as $_) {
             $state->reports[] = ['value' => 0, 'has' => false, 'told' => $nowMs];
         }
-        foreach ($this->tables->outputs as $output) {
-            $state->outputs[] = ['standing' => new Standing($output->off), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs, 'known' => $output->unheardMs === 0, 'knownAt' => $nowMs];
+        foreach ($this->tables->outputs as $index => $output) {
+            $state->outputs[] = ['standing' => new Standing($this->first($index, $output, $kept, $state)), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs, 'known' => $output->unheardMs === 0, 'knownAt' => $nowMs];
         }
 
         return $state;
@@ -117,6 +121,27 @@ final class Machine
         }
 
         return new Outcome($this->state, array_map($this->shown(...), array_keys($this->tables->outputs), $this->tables->outputs), array_map(static fn (array $output): bool => $output['known'], $this->state->outputs), $this->told);
+    }
+
+    /**
+     * What an output is put to first: never on where one is on that it must never be on with.
+     *
+     * @param  array<int, int>  $kept
+     */
+    private function first(int $index, Driven $output, array $kept, State $state): int
+    {
+        $first = match ($output->atStart) {
+            AtStart::Off => $output->off,
+            AtStart::On => $output->on,
+            AtStart::Last => max($output->lowest, min($output->highest, $kept[$index] ?? $output->off)),
+        };
+        foreach ($output->never as $other) {
+            if (isset($state->outputs[$other]) && $state->outputs[$other]['standing']->value !== $this->tables->outputs[$other]->off) {
+                return $output->off;
+            }
+        }
+
+        return $first;
     }
 
     private function since(int $then): int
@@ -197,18 +222,16 @@ final class Machine
         }
     }
 
-    /** What is held from afar must be heard of again and again. */
+    /** What another node put on, or holds, must be heard of again and again; a pulse ends by itself. */
     private function feed(Drive $drive): void
     {
         $at = &$this->state->outputs[$drive->output];
         $output = $this->tables->outputs[$drive->output];
-        if ($drive->action->holds()) {
-            $at['fed'] = array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 1) !== [];
-        } elseif ($drive->action === Action::Set && $drive->value === null) {
-            $at['fed'] = $at['standing']->value !== $output->off;
-        } else {
-            return;
-        }
+        $at['fed'] = match (true) {
+            $drive->action === Action::Pulse => false,
+            $drive->action->holds() => array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 1) !== [],
+            default => $at['standing']->value !== $output->off,
+        };
         if ($at['fed']) {
             $at['fedAt'] = $this->now;
         }
@@ -220,12 +243,32 @@ final class Machine
             return;
         }
         $at = &$this->state->outputs[$drive->output];
-        $at['standing'] = $this->arbiters[$drive->output]->hear($at['standing'], new Ask($drive->master, $drive->action, $drive->byHand, $drive->value ?? $value), $turn);
-        $at['pulsing'] = $drive->action === Action::Pulse && $at['standing']->value !== $this->tables->outputs[$drive->output]->off;
+        $off = $this->tables->outputs[$drive->output]->off;
+        $standing = $this->arbiters[$drive->output]->hear($at['standing'], new Ask($drive->master, $drive->action, $drive->byHand, $drive->value ?? $value), $turn);
+        if ($standing->value !== $off && $at['standing']->value === $off && $this->isBarred($drive->output)) {
+            // One of those that it must never be on with is on: as if nobody had asked.
+            return;
+        }
+        $at['standing'] = $standing;
+        if (! $drive->action->holds()) {
+            $at['fed'] = false;
+        }
+        $at['pulsing'] = $drive->action === Action::Pulse && $at['standing']->value !== $off;
         if ($at['pulsing']) {
             $at['pulseAt'] = $this->now;
             $at['pulseMs'] = $drive->pulseMs;
         }
+    }
+
+    private function isBarred(int $output): bool
+    {
+        foreach ($this->tables->outputs[$output]->never as $other) {
+            if ($this->state->outputs[$other]['standing']->value !== $this->tables->outputs[$other]->off) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function tell(Tell $tell, Turn $turn, int $value): void

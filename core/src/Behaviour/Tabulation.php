@@ -7,6 +7,7 @@ namespace Rundfunk\Behaviour;
 use Rundfunk\Arbitration\Range;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
@@ -431,9 +432,22 @@ final class Tabulation
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }
-            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown());
+            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown(), $output->kind->isWired() ? $output->atStart : AtStart::Off, $this->never($output));
         }
 
         return $driven;
+    }
+
+    /** @return list<int> which of the node's own outputs must be off while it is on */
+    private function never(Output $output): array
+    {
+        $never = [];
+        foreach (NeverTogether::with($this->plan, $output) as $other) {
+            if (isset($this->outputs[$other->id])) {
+                $never[] = $this->outputs[$other->id];
+            }
+        }
+
+        return $never;
     }
 }

@@ -29,6 +29,7 @@ use Rundfunk\Behaviour\Stick;
 use Rundfunk\Behaviour\Tell;
 use Rundfunk\Behaviour\Travel;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Precedence;
 use Rundfunk\Plan\ValueSpan;
 
@@ -74,10 +75,10 @@ final class RandomTables
                 $reports[$index] = new Report($report->name, $report->output, null, 0, $report->everyMs, $report->always, $report->does);
             }
         }
-        $outputs = [];
+        $outputs = $apart = [];
         foreach ($this->outputs as $index => $output) {
             $range = Range::over(new ValueSpan(...$output['span']));
-            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1);
+            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1, $this->one([AtStart::Off, AtStart::Off, AtStart::On]), isset($this->outputs[$index ^ 1]) && ($apart[intdiv($index, 2)] ??= $this->to(0, 2) === 0) ? [$index ^ 1] : []);
         }
 
         return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, $reports, []);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Circuits\Rule;
 
+use Rundfunk\Behaviour\NeverTogether;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
@@ -12,7 +13,6 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
 use Rundfunk\Power\Circuits\At;
-use Rundfunk\Power\Circuits\Interlock;
 
 /** One control puts on two that must never be on together. */
 #[Finds('both-told', WorkStep::SafeStates)]
@@ -20,7 +20,7 @@ final readonly class BothTold implements OutputRule
 {
     public function check(Output $output, Look $look): iterable
     {
-        foreach (Interlock::partners($look->plan, $output) as $other) {
+        foreach (NeverTogether::with($look->plan, $output) as $other) {
             if (strcmp($output->id, $other->id) > 0) {
                 continue;
             }

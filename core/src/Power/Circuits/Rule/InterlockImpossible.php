@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Circuits\Rule;
 
+use Rundfunk\Behaviour\NeverTogether;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -23,7 +24,7 @@ final readonly class InterlockImpossible implements OutputRule
         if (! $output->interlocked || Interlock::isPossible($look, $output)) {
             return [];
         }
-        if (Interlock::partners($look->plan, $output) !== []) {
+        if (NeverTogether::with($look->plan, $output) !== []) {
             return [Finding::fault(
                 "{$output->name} has no contact that could open the other's line",
                 At::output($look, $output, 'interlocked'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Circuits\Rule;
 
+use Rundfunk\Behaviour\NeverTogether;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -22,7 +23,7 @@ final readonly class InterlockMissing implements OutputRule
 {
     public function check(Output $output, Look $look): iterable
     {
-        foreach (Interlock::partners($look->plan, $output) as $other) {
+        foreach (NeverTogether::with($look->plan, $output) as $other) {
             // A pair is judged once, by the one that comes first.
             if (strcmp($output->id, $other->id) > 0 || ($output->interlocked && $other->interlocked)) {
                 continue;

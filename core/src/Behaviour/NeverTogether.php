@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Behaviour;
+
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Thing;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
+
+/** Outputs that must never be on together: said by either of them. */
+final readonly class NeverTogether
+{
+    /** @return list<Output> those that must be off while it is on, in the order of the plan */
+    public static function with(Plan $plan, Output $output): array
+    {
+        $others = [];
+        foreach ($output->neverWithIds as $id) {
+            $others[$id] = true;
+        }
+        foreach (Ties::to(ThingKind::Output) as $tie) {
+            foreach ($tie->from === ThingKind::Output && $tie->field === 'neverWithIds' ? $plan->referring($tie, $output->id) : [] as $other) {
+                $others[$other->id()] = true;
+            }
+        }
+        unset($others[$output->id]);
+
+        return array_values(array_filter($plan->pick(Output::class, array_keys($others)), static fn (Thing $one): bool => $one instanceof Output));
+    }
+}
