@@ -133,6 +133,7 @@ use Rundfunk\View\AllOffView;
 use Rundfunk\View\AnswerStripView;
 use Rundfunk\View\AxisCurveView;
 use Rundfunk\View\CablesView;
+use Rundfunk\View\CircuitsView;
 use Rundfunk\View\CodeGridView;
 use Rundfunk\View\LineMapView;
 use Rundfunk\View\LinkPanelView;
@@ -145,6 +146,8 @@ use Rundfunk\View\OwnClassesView;
 use Rundfunk\View\PartsListView;
 use Rundfunk\View\PinTableView;
 use Rundfunk\View\RouteWayView;
+use Rundfunk\View\SafeChainView;
+use Rundfunk\View\SafeStatesView;
 use Rundfunk\View\SequenceStripView;
 use Rundfunk\View\Views;
 
@@ -213,6 +216,9 @@ final class Shipped
             new OwnClassesView,
             new PartsListView,
             new CablesView,
+            new SafeStatesView,
+            new SafeChainView,
+            new CircuitsView,
             new CodeGridView,
             new SequenceStripView,
             new AnswerStripView,

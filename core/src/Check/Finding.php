@@ -135,7 +135,7 @@ final readonly class Finding implements JsonSerializable
             'fix' => $this->fix,
             'otherFixes' => $this->otherFixes,
             'about' => $this->about,
-            'step' => $this->finds?->step->shownOn()->value,
+            'step' => $this->finds?->step->value,
         ];
     }
 }

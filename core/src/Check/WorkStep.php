@@ -24,13 +24,4 @@ enum WorkStep: string
 
     /** What each load does in every phase. */
     case SafeStates = 'safe';
-
-    /** The step on which it shows: a step that has no page of its own yet shows on the nodes'. */
-    public function shownOn(): self
-    {
-        return match ($this) {
-            self::SafeStates => self::Nodes,
-            default => $this,
-        };
-    }
 }

@@ -28,8 +28,8 @@ enum LoadKind: string
             self::Resistive => 'resistive',
             self::Lamp => 'filament lamp',
             self::Motor => 'motor',
-            self::Inductive => 'coil or transformer',
-            self::Capacitive => 'LED driver or switched supply',
+            self::Inductive => 'coil, transformer',
+            self::Capacitive => 'LED, capacitive',
         };
     }
 

@@ -72,6 +72,8 @@ final class ResultSchema
     private function named(string $type): array
     {
         return match (true) {
+            // A schema that the interface has anyway, by its name.
+            str_starts_with($type, '@') => Schema::ref(substr($type, 1)),
             $type === 'string' => Schema::text(),
             $type === 'int' => Schema::whole(),
             $type === 'float' => Schema::number(),

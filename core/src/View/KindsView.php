@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace Rundfunk\View;
 
 use BackedEnum;
+use Rundfunk\Plan\AtStart;
+use Rundfunk\Plan\ContactForm;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\FusePlace;
 use Rundfunk\Plan\Hazard;
+use Rundfunk\Plan\LoadKind;
+use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Precedence;
+use Rundfunk\Plan\SafeState;
+use Rundfunk\Plan\SecondBreak;
 use Rundfunk\Plan\Sleep;
 use Rundfunk\Shape\Schema;
 
@@ -44,6 +51,13 @@ final readonly class KindsView
             ], Hazard::cases()),
             'precedences' => array_map(static fn (Precedence $one): array => ['key' => $one->value, 'name' => $one->words()], Precedence::cases()),
             'sleeps' => array_map(static fn (Sleep $sleep): array => ['key' => $sleep->value, 'name' => $sleep->words()], Sleep::cases()),
+            'safeStates' => self::named(SafeState::cases()),
+            'contactForms' => self::named(ContactForm::cases()),
+            'atStarts' => self::named(AtStart::cases()),
+            'secondBreaks' => self::named(SecondBreak::cases()),
+            'loadKinds' => self::named(LoadKind::cases()),
+            'loadUses' => self::named(LoadUse::cases()),
+            'fusePlaces' => self::named(FusePlace::cases()),
             'partKinds' => array_map(static fn (PartKind $kind): array => [
                 'key' => $kind->value,
                 'name' => $kind->words(),
@@ -65,8 +79,30 @@ final readonly class KindsView
             'hazards' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'caution' => Schema::text()])),
             'precedences' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()])),
             'sleeps' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()])),
+            'safeStates' => self::namedSchema(),
+            'contactForms' => self::namedSchema(),
+            'atStarts' => self::namedSchema(),
+            'secondBreaks' => self::namedSchema(),
+            'loadKinds' => self::namedSchema(),
+            'loadUses' => self::namedSchema(),
+            'fusePlaces' => self::namedSchema(),
             'partKinds' => Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'figures' => Schema::listOf(Schema::object(['field' => Schema::text(), 'name' => Schema::text()]))])),
         ];
+    }
+
+    /**
+     * @param  list<AtStart|ContactForm|FusePlace|LoadKind|LoadUse|SafeState|SecondBreak>  $cases
+     * @return list<array{key: string, name: string}>
+     */
+    private static function named(array $cases): array
+    {
+        return array_map(static fn (AtStart|ContactForm|FusePlace|LoadKind|LoadUse|SafeState|SecondBreak $case): array => ['key' => $case->value, 'name' => $case->words()], $cases);
+    }
+
+    /** @return array<string, mixed> */
+    private static function namedSchema(): array
+    {
+        return Schema::listOf(Schema::object(['key' => Schema::text(), 'name' => Schema::text()]));
     }
 
     /**

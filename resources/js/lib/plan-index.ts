@@ -143,6 +143,9 @@ export class PlanIndex {
      */
     whereabouts(kind: Schemas['Spot']['kind'], id: string, on?: string): { step: string; item?: string } {
         const thing = this.byId.get(id) as Record<string, string | null> | undefined;
+        if (on === 'safe' && kind === 'output') {
+            return { step: 'safe', item: id };
+        }
         if (on === 'power' && (kind === 'node' || kind === 'module')) {
             return { step: 'power', item: (kind === 'node' ? id : thing?.['nodeId']) ?? undefined };
         }
@@ -154,6 +157,10 @@ export class PlanIndex {
             case 'protocol':
             case 'fixtureType':
                 return { step: 'own', item: id };
+            case 'load':
+                return { step: 'safe', item: 'loads' };
+            case 'circuit':
+                return { step: 'safe', item: 'circuits' };
             case 'module':
             case 'control':
             case 'output':

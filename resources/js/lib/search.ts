@@ -47,6 +47,13 @@ export function searchable(index: PlanIndex, findings: Finding[]): Hit[] {
             kind: 'output' as const,
             id: one.id,
         })),
+        ...document.loads.map((one) => ({
+            title: one.name,
+            what: one.outlet === '' ? 'load' : `load, outlet ${one.outlet}`,
+            kind: 'load' as const,
+            id: one.id,
+        })),
+        ...document.circuits.map((one) => ({ title: one.name, what: 'circuit', kind: 'circuit' as const, id: one.id })),
         ...document.modules.map((one) => ({
             title: `${node(one.nodeId)} · ${one.name}`,
             what: 'module',

@@ -12,6 +12,7 @@ import Nodes from './steps/Nodes.svelte';
 import Own from './steps/Own.svelte';
 import Power from './steps/Power.svelte';
 import Routes from './steps/Routes.svelte';
+import SafeStates from './steps/SafeStates.svelte';
 import Site from './steps/Site.svelte';
 
 /** What every step is given. */
@@ -43,6 +44,7 @@ export const steps: Step[] = [
     { key: 'links', title: 'Links', page: Links, number: 3 },
     { key: 'routes', title: 'Routes', page: Routes, number: 4, wide: true },
     { key: 'power', title: 'Pins & power', page: Power, number: 5 },
+    { key: 'safe', title: 'Safe states', page: SafeStates, number: 6, wide: true },
     { key: 'build', title: 'Build', page: Build, number: 8, wide: true },
     { key: 'own', title: 'Own parts', page: Own, wide: true },
     { key: 'assign', title: 'Assign', page: Assign, wide: true, ruled: true },

@@ -12,10 +12,13 @@ use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** Whole jobs as people have them, each in a scene that is made up: planned, assigned, nothing found above advice, and run to what is wanted. */
@@ -49,11 +52,17 @@ final class JobsTest extends CoreTestCase
     public function test_a_handset_works_a_winch_that_stops_when_it_falls_silent(): void
     {
         $sketch = self::board(self::sketch(), 'hand', 'Hand', NodeKind::Handset)->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')->module('keys', 'hand', 'button-pad-2', 'Keys');
+        // What moves must stand still whenever the network does not work, and has stops of its own.
+        $winch = ['hazards' => ['motion'], 'safe' => 'off', 'secondBreak' => 'stops', 'settings' => ['silenceMs' => 500]];
         $rig = self::rig(self::relays($sketch, 'slip', 'Slip')->module('slip-radio', 'slip', 'packet-radio-plain', 'Radio')
             ->link('air', 'Air', 'packet-radio', ['proven' => true])->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'slip', Role::Receives, 'slip-radio')
             ->control('in', 'hand', 'In', settings: ['repeatMs' => 150])->control('out', 'hand', 'Out', settings: ['repeatMs' => 150])
-            ->output('haul', 'slip', 'Haul', load: 'winch with limit switches', more: ['hazards' => ['motion'], 'settings' => ['silenceMs' => 500]])
-            ->output('pay', 'slip', 'Pay out', load: 'winch with limit switches', more: ['hazards' => ['motion'], 'settings' => ['silenceMs' => 500]])
+            ->output('haul', 'slip', 'Haul', load: 'winch with limit switches', more: [...$winch, 'interlocked' => true])
+            ->output('pay', 'slip', 'Pay out', load: 'winch with limit switches', more: [...$winch, 'interlocked' => true, 'neverWithIds' => [$sketch->id('haul')]])
+            ->circuit('store', 'Store', ['volts' => 12.0, 'direct' => true, 'fuseA' => 4.0, 'timeLag' => true])
+            ->load('winch-in', 'Winch, in', 'haul', 'store', LoadKind::Motor, 20.0)->load('winch-out', 'Winch, out', 'pay', 'store', LoadKind::Motor, 18.0)
+            ->part('slip-relays', 'IN1', PartKind::FlybackDiode)->part('slip-relays', 'IN2', PartKind::FlybackDiode)
+            ->change(ThingKind::Node, 'slip', ['watchdog' => true])
             ->route('in', Action::Momentary, 'haul')->route('out', Action::Momentary, 'pay'));
         self::assertSame([1, 0], [$rig->put('Hand', 'In', 1, 5_000)->shows('Slip', 'Haul'), $rig->shows('Slip', 'Pay out')]);
         self::assertSame(0, $rig->put('Hand', 'In', 0)->shows('Slip', 'Haul'));
@@ -202,7 +211,9 @@ final class JobsTest extends CoreTestCase
             ->control('cold', 'still', 'Cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 40.0, 'beyond' => 'below', 'intervalS' => 10])
             ->control('warm', 'still', 'Warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 44.0, 'intervalS' => 10, 'onFailure' => 'on'])
             ->control('stop', 'still', 'Page: stop', ControlKind::Widget)->control('go', 'still', 'Page: go', ControlKind::Widget)
-            ->output('heat', 'still', 'Heat', load: '100 W mat with its own thermostat', more: ['hazards' => ['heat'], 'precedence' => 'off-first'])
+            ->output('heat', 'still', 'Heat', load: '100 W mat with its own thermostat', more: ['hazards' => ['heat'], 'precedence' => 'off-first', 'safe' => 'off', 'secondBreak' => 'thermostat'])
+            ->circuit('house', 'House', ['fuseA' => 10.0, 'timeLag' => true])->load('mat', 'Mat', 'heat', 'house', LoadKind::Resistive, 100.0, ['fuseA' => 1.0])
+            ->change(ThingKind::Node, 'still', ['watchdog' => true])
             ->route('cold', Action::On, 'heat')->route('warm', Action::Off, 'heat')->route('stop', Action::Off, 'heat')->route('go', Action::On, 'heat');
         $rig = self::rig($sketch);
         $at = static fn (int $reading): int => $rig->put('Still', 'Cold', $reading, 10)->put('Still', 'Warm', $reading)->shows('Still', 'Heat');

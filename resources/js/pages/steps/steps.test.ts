@@ -37,6 +37,13 @@ const catalogue: Catalogue = {
     hazards: [],
     precedences: [],
     sleeps: [],
+    safeStates: [],
+    contactForms: [],
+    atStarts: [],
+    secondBreaks: [],
+    loadKinds: [],
+    loadUses: [],
+    fusePlaces: [],
     partKinds: [],
 };
 
