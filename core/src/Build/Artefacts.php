@@ -15,7 +15,7 @@ final readonly class Artefacts
     public static function of(Plan $plan, Node $node, Knowledge $knowledge): array
     {
         $knowledge = $knowledge->of($plan);
-        $artefacts = BehaviourFiles::of($plan, $node, $knowledge);
+        $artefacts = [...BehaviourFiles::of($plan, $node, $knowledge), ...SafeSheet::of($plan, $node, $knowledge)];
         foreach ($plan->endpointsOf($node) as $endpoint) {
             $files = $knowledge->media->offering(ExportsFiles::class, $plan->link($endpoint->linkId)->medium);
             $artefacts = [...$artefacts, ...$files?->artefacts($plan, $endpoint, $knowledge) ?? []];

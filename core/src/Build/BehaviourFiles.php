@@ -19,6 +19,7 @@ use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Behaviour\WritesMessages;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
@@ -86,7 +87,10 @@ final readonly class BehaviourFiles
             '  struct node_state me; struct node_inputs in; struct node_outputs out; struct node_told told;',
             ...$this->before(),
             '  node_start(&me, milliseconds());',
+            ...$this->restoring(),
+            ...($this->node->watchdog ? ['  start the watchdog of the chip, WATCHDOG_MS;'] : []),
             '  and then, again and again:',
+            ...($this->node->watchdog ? ['  feed the watchdog, here and nowhere else;'] : []),
             ...$this->reading(),
             '  node_step(&me, milliseconds(), minute_of_day, &in, heard, count, &out, &told);',
             ...$this->writing(),
@@ -117,11 +121,26 @@ final readonly class BehaviourFiles
         $lines = [];
         foreach ($this->outputs() as [$field, $output, $pin, $switch]) {
             if ($output->kind->isWired()) {
-                $lines[] = $switch === null ? "  {$pin}: put it to {$field} off, then make it an output;" : "  write({$pin}, {$switch['off']}); then make it an output;";
+                $on = $output->atStart === AtStart::On;
+                $put = $switch === null ? "put {$pin} to {$field} ".($on ? 'on' : 'off') : 'write('.$pin.', '.($on ? $switch['on'] : $switch['off']).')';
+                $lines[] = $output->levelFirst ? "  {$put}; then make it an output;" : "  make {$pin} an output; then {$put};";
             }
         }
 
         return array_values(array_unique($lines));
+    }
+
+    /** @return list<string> how outputs come to stand as before a power cut */
+    private function restoring(): array
+    {
+        $lines = [];
+        foreach ($this->tables->outputs as $index => $output) {
+            if ($output->atStart === AtStart::Last) {
+                $lines[] = "  node_restore(&me, {$index}, what {$output->name} was kept as);";
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> */

@@ -37,7 +37,7 @@ final readonly class CHeader
     {
         $of = new self($this->knowledge->of($plan));
         $names = new UniqueNames;
-        HeaderPins::of($plan, $node, $of->knowledge, $names);
+        (new HeaderStart($plan, $node, $of->knowledge, HeaderPins::of($plan, $node, $of->knowledge, $names)))->lines($names);
         self::masters($plan, $node, $names);
         $of->reports($plan, $node, $names);
         $prefixes = [];
@@ -55,6 +55,7 @@ final readonly class CHeader
         $names = new UniqueNames;
         $guard = 'RUNDFUNK_'.CNames::upper($node->name).'_H';
         $board = $this->knowledge->catalogue->boardOf($node);
+        $pins = HeaderPins::of($plan, $node, $this->knowledge, $names);
         $lines = [
             '/*',
             ' * '.CNames::comment("{$node->name}, of the plan \"{$plan->properties->name}\""),
@@ -66,7 +67,8 @@ final readonly class CHeader
             '',
             '#include <stdint.h>',
             '',
-            ...HeaderPins::of($plan, $node, $this->knowledge, $names)->lines,
+            ...$pins->lines,
+            ...(new HeaderStart($plan, $node, $this->knowledge, $pins))->lines($names),
             ...self::masters($plan, $node, $names),
             ...$this->reports($plan, $node, $names),
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
+use Rundfunk\Behaviour\NeverTogether;
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\ModuleClass;
@@ -13,8 +14,10 @@ use Rundfunk\Exchange\Csv;
 use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Pins\OnLevel;
+use Rundfunk\Plan\ContactForm;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Load;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
@@ -22,6 +25,7 @@ use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\SecondBreak;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\SupplyTree;
@@ -111,6 +115,10 @@ final class WiringTable
                     default => $this->feed($board, $module, $class, $name),
                 };
                 $rows = [...$rows, ...$this->parts($module, $name, null)];
+            }
+            if ($module->signalSupplyId !== null) {
+                $signal = $this->plan->supply($module->signalSupplyId);
+                $rows[] = new WiringRow($module->name, 'signal side', $this->at($signal), '', $this->tree->volts($signal)?->words() ?? '', 'Its jumper off: the diodes live on this, the coils on the other.');
             }
             $uses = [];
             foreach ($this->plan->pinUsesOf($module) as $use) {
@@ -202,9 +210,14 @@ final class WiringTable
         }
         $rows = [new WiringRow($module->name, $terminal->name, $use->pin ?? ($terminal->optional ? 'leave open' : '?'), OnTerminal::names($things), $use === null ? '' : $this->level($board, $module, $class, $terminal, $levels), $note)];
         $rows = [...$rows, ...$this->parts($module, $terminal->name, $levels)];
+        foreach ($class->switches !== null && $class->carries !== 'relay' && $terminal->with === null ? $things : [] as $output) {
+            foreach ($output instanceof Output ? $this->plan->loadsOn($output) : [] as $load) {
+                $rows[] = $this->load($module, $load);
+            }
+        }
         foreach ($class->carries === 'relay' && $terminal->with === null ? $things : [] as $output) {
             if ($output instanceof Output) {
-                $rows = [...$rows, ...self::contacts($module, $terminal, $output)];
+                $rows = [...$rows, ...$this->contacts($module, $terminal, $output)];
             }
         }
 
@@ -264,15 +277,41 @@ final class WiringTable
      *
      * @return list<WiringRow>
      */
-    private static function contacts(Module $module, Terminal $terminal, Output $output): array
+    private function contacts(Module $module, Terminal $terminal, Output $output): array
     {
         $number = (string) preg_replace('/\D/', '', $terminal->name);
-        $load = $output->load === '' ? $output->name : "{$output->name}: {$output->load}";
-
-        return [
-            new WiringRow($module->name, "COM{$number}", 'plus, or the line', $output->name, '', 'The common contact: what comes from the supply of the load, behind its fuse.'),
-            new WiringRow($module->name, "NO{$number}", 'the load', $output->name, '', "Normally open, on while the relay is: {$load}."),
-            new WiringRow($module->name, "NC{$number}", 'leave open', '', '', 'Normally closed: on while the relay is not, and without power.'),
+        $loads = $this->plan->loadsOn($output);
+        $named = $loads === [] ? ($output->load === '' ? $output->name : "{$output->name}: {$output->load}") : "{$output->name}: ".implode(', ', array_map(static fn (Load $load): string => $load->name, $loads));
+        $closed = $output->contact === ContactForm::NormallyClosed;
+        $others = array_map(static fn (Output $other): string => $other->name, NeverTogether::with($this->plan, $output));
+        $apart = $output->interlocked && $others !== [] ? ' Its line comes over the normally closed contact of '.implode(' and ', $others).'.' : '';
+        $rows = [
+            new WiringRow($module->name, "COM{$number}", 'plus, or the line', $output->name, '', 'The common contact: what comes from the supply of the load, behind its fuse.'.$apart),
+            new WiringRow($module->name, "NO{$number}", $closed ? 'leave open' : 'the load', $closed ? '' : $output->name, '', $closed ? 'Normally open: on while the relay is.' : "Normally open, on while the relay is: {$named}."),
+            new WiringRow($module->name, "NC{$number}", $closed ? 'the load' : 'leave open', $closed ? $output->name : '', '', $closed ? "Normally closed, on while the relay is not, and without power: {$named}." : 'Normally closed: on while the relay is not, and without power.'),
         ];
+        if ($output->secondBreak !== SecondBreak::None) {
+            $rows[] = new WiringRow($module->name, 'in the line', $output->secondBreak->words(), $output->name, '', 'In series with the contact: it opens when that welds, and hangs on neither this board nor the network.');
+        }
+        foreach ($loads as $load) {
+            $rows[] = $this->load($module, $load);
+        }
+
+        return $rows;
+    }
+
+    private function load(Module $module, Load $load): WiringRow
+    {
+        $feed = $load->circuitId !== null ? 'circuit '.$this->plan->circuit($load->circuitId)->name : ($load->supplyId === null ? 'nobody said what' : $this->plan->supply($load->supplyId)->name);
+        $what = implode(', ', array_filter([
+            $load->count > 1 ? "{$load->count} of them" : '',
+            $load->watts === null ? '' : Figures::significant((float) $load->allWatts()).' W',
+            $load->sort->words(),
+            $load->fuseA === null ? '' : 'its own fuse of '.Figures::significant($load->fuseA).' A '.$load->fuseAt->words(),
+            $load->connector, $load->colour,
+            $load->use->draws() ? '' : $load->use->words(),
+        ], static fn (string $one): bool => $one !== ''));
+
+        return new WiringRow($module->name, $load->outlet === '' ? 'load' : "outlet {$load->outlet}", $feed, $load->name, '', "{$what}.");
     }
 }
