@@ -31,7 +31,7 @@ final readonly class SafeSheet
         foreach ($plan->outputsOf($node) as $output) {
             $judgement = Judgement::of($look, $output);
             $phases = [...$phases, ...($judgement === null ? [] : [self::phases($output, $judgement)])];
-            $loads = [...$loads, ...array_map(static fn (Load $load): array => self::load($look, $output, $load), $plan->loadsOn($output)), ...($plan->loadsOn($output) === [] && $output->moduleId !== null ? [self::bare($look, $output)] : [])];
+            $loads = [...$loads, ...array_map(static fn (Load $load): array => self::load($look, $output, $load), $plan->loadsOn($output)), ...($plan->loadsOn($output) === [] && AllLoads::in($look)->classOf($output)?->switches !== null ? [self::bare($look, $output)] : [])];
         }
 
         return [

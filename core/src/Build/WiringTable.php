@@ -281,7 +281,7 @@ final class WiringTable
     {
         $number = (string) preg_replace('/\D/', '', $terminal->name);
         $loads = $this->plan->loadsOn($output);
-        $named = $loads === [] ? ($output->load === '' ? $output->name : "{$output->name}: {$output->load}") : "{$output->name}: ".implode(', ', array_map(static fn (Load $load): string => $load->name, $loads));
+        $named = $loads === [] ? ($output->load === '' ? $output->name : "{$output->name}: {$output->load}") : implode(': ', array_unique([$output->name, implode(', ', array_map(static fn (Load $load): string => $load->name, $loads))]));
         $closed = $output->contact === ContactForm::NormallyClosed;
         $others = array_map(static fn (Output $other): string => $other->name, NeverTogether::with($this->plan, $output));
         $apart = $output->interlocked && $others !== [] ? ' Its line comes over the normally closed contact of '.implode(' and ', $others).'.' : '';

@@ -23,8 +23,12 @@ use Rundfunk\SafeState\Setup;
  */
 final class ChainTest extends TestCase
 {
-    /** A relay board on an 8-bit board, its coils from a supply of their own: "coils first" is an order that happens. */
-    public static function relay(mixed ...$otherwise): Setup
+    /**
+     * A relay board on an 8-bit board, its coils from a supply of their own: "coils first" is an order that happens.
+     *
+     * @param  array<string, mixed>  ...$otherwise
+     */
+    public static function relay(array ...$otherwise): Setup
     {
         $usual = [
             'pin' => 'D4', 'input' => InputKind::LedToSupply, 'activeLow' => true, 'driver' => false, 'keepsState' => false, 'changeover' => true, 'coil' => true,
@@ -33,7 +37,7 @@ final class ChainTest extends TestCase
             'ledDropV' => 1.2, 'contact' => ContactForm::NormallyOpen, 'levelFirst' => true, 'atStart' => AtStart::Off, 'secondBreak' => SecondBreak::None, 'watchdog' => false, 'linkLoss' => LinkLoss::GoesOff,
         ];
 
-        return new Setup(...[...$usual, ...$otherwise]);
+        return new Setup(...array_merge($usual, ...$otherwise));
     }
 
     /** What each of the ten phases says, in their order: off, logic only, coils only, reset, flashing, initial, running, link lost, hung, supply back. */
@@ -49,43 +53,43 @@ final class ChainTest extends TestCase
         $down = ['start' => new PinStart(PinState::WeakDown, PinState::WeakDown, PinState::WeakDown)];
         // polarity × contact × who feeds the diode: the dead pin sinks (5 − 0.6 − 1.2) V / 1 kΩ = 3.2 mA
         yield 'low trigger, NO, diode from the coils' => [self::relay(), 'off off ON off off off told off held off'];
-        yield 'low trigger, NC, diode from the coils' => [self::relay(...$nc), 'ON ON off ON ON ON told off held ON'];
-        yield 'low trigger, NO, diode from the logic' => [self::relay(...$logicFed), 'off off off off off off told off held off'];
-        yield 'low trigger, NC, diode from the logic' => [self::relay(...$nc, ...$logicFed), 'ON ON ON ON ON ON told off held ON'];
-        yield 'low trigger, one supply' => [self::relay(...$together), 'off – – off off off told off held off'];
-        yield 'low trigger, 3.3 V feeds the diode from elsewhere: (3.3 − 0.6 − 1.2) / 1 kΩ = 1.5 mA' => [self::relay(signalV: 3.3), 'off off ON off off off told off held off'];
-        yield 'low trigger, with an indicator in series 3.3 V leave 0 mA' => [self::relay(signalV: 3.3, ledDropV: 3.0), 'off off off off off off told off held off'];
-        yield 'high trigger, NO' => [self::relay(...$high), 'off off off off off off told off held off'];
-        yield 'high trigger, NC' => [self::relay(...$high, ...$nc), 'ON ON ON ON ON ON told off held ON'];
-        yield 'a transistor before a low trigger' => [self::relay(driver: true), 'off off off off off off told off held off'];
+        yield 'low trigger, NC, diode from the coils' => [self::relay($nc), 'ON ON off ON ON ON told off held ON'];
+        yield 'low trigger, NO, diode from the logic' => [self::relay($logicFed), 'off off off off off off told off held off'];
+        yield 'low trigger, NC, diode from the logic' => [self::relay($nc, $logicFed), 'ON ON ON ON ON ON told off held ON'];
+        yield 'low trigger, one supply' => [self::relay($together), 'off – – off off off told off held off'];
+        yield 'low trigger, 3.3 V feeds the diode from elsewhere: (3.3 − 0.6 − 1.2) / 1 kΩ = 1.5 mA' => [self::relay(['signalV' => 3.3]), 'off off ON off off off told off held off'];
+        yield 'low trigger, with an indicator in series 3.3 V leave 0 mA' => [self::relay(['signalV' => 3.3, 'ledDropV' => 3.0]), 'off off off off off off told off held off'];
+        yield 'high trigger, NO' => [self::relay($high), 'off off off off off off told off held off'];
+        yield 'high trigger, NC' => [self::relay($high, $nc), 'ON ON ON ON ON ON told off held ON'];
+        yield 'a transistor before a low trigger' => [self::relay(['driver' => true]), 'off off off off off off told off held off'];
         // × pulls
-        yield 'high trigger on a weak pull-up: nothing for a base' => [self::relay(...$high, ...$up), 'off off off off off off told off held off'];
-        yield 'high trigger with 10 kΩ up: 0.39 mA into the base' => [self::relay(...$high, pullUpOhm: 10_000.0), 'off off off either either either told off held either'];
-        yield 'low trigger with 10 kΩ down: 0.35 mA, too little' => [self::relay(pullDownOhm: 10_000.0), 'off off ON off off off told off held off'];
-        yield 'low trigger with 1 kΩ down: 1.9 mA' => [self::relay(pullDownOhm: 1_000.0), 'off off ON either either either told off held either'];
-        yield 'a gate that nothing holds' => [self::relay(...$gate), 'off off off either either either told off held either'];
-        yield 'a gate with 10 kΩ to ground' => [self::relay(...$gate, pullDownOhm: 10_000.0), 'off off off off off off told off held off'];
-        yield 'a gate on a weak pull-up' => [self::relay(...$gate, ...$up), 'off off off ON ON ON told off held ON'];
-        yield 'a gate on a weak pull-up, 10 kΩ to ground: 0.6 V' => [self::relay(...$gate, ...$up, logicV: 3.3, pullDownOhm: 10_000.0), 'off off off off off off told off held off'];
-        yield 'a gate on a weak pull-down' => [self::relay(...$gate, ...$down), 'off off off off off off told off held off'];
-        yield 'a gate on 1.8 kΩ up, which no 10 kΩ beats' => [self::relay(...$gate, logicV: 3.3, fixedUpOhm: 1_800.0, pullDownOhm: 10_000.0), 'off off off ON ON ON told off held ON'];
+        yield 'high trigger on a weak pull-up: nothing for a base' => [self::relay($high, $up), 'off off off off off off told off held off'];
+        yield 'high trigger with 10 kΩ up: 0.39 mA into the base' => [self::relay($high, ['pullUpOhm' => 10_000.0]), 'off off off either either either told off held either'];
+        yield 'low trigger with 10 kΩ down: 0.35 mA, too little' => [self::relay(['pullDownOhm' => 10_000.0]), 'off off ON off off off told off held off'];
+        yield 'low trigger with 1 kΩ down: 1.9 mA' => [self::relay(['pullDownOhm' => 1_000.0]), 'off off ON either either either told off held either'];
+        yield 'a gate that nothing holds' => [self::relay($gate), 'off off off either either either told off held either'];
+        yield 'a gate with 10 kΩ to ground' => [self::relay($gate, ['pullDownOhm' => 10_000.0]), 'off off off off off off told off held off'];
+        yield 'a gate on a weak pull-up' => [self::relay($gate, $up), 'off off off ON ON ON told off held ON'];
+        yield 'a gate on a weak pull-up, 10 kΩ to ground: 0.6 V' => [self::relay($gate, $up, ['logicV' => 3.3, 'pullDownOhm' => 10_000.0]), 'off off off off off off told off held off'];
+        yield 'a gate on a weak pull-down' => [self::relay($gate, $down), 'off off off off off off told off held off'];
+        yield 'a gate on 1.8 kΩ up, which no 10 kΩ beats' => [self::relay($gate, ['logicV' => 3.3, 'fixedUpOhm' => 1_800.0, 'pullDownOhm' => 10_000.0]), 'off off off ON ON ON told off held ON'];
         // pins that do something by themselves
-        yield 'low trigger on a pin that talks at the start' => [self::relay(start: new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)), 'off off ON off ON off told off held ON'];
-        yield 'high trigger on a pin that is high at reset' => [self::relay(...$high, start: new PinStart(PinState::High, PinState::High, PinState::Floats)), 'off off off ON ON off told off held ON'];
+        yield 'low trigger on a pin that talks at the start' => [self::relay(['start' => new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)]), 'off off ON off ON off told off held ON'];
+        yield 'high trigger on a pin that is high at reset' => [self::relay($high, ['start' => new PinStart(PinState::High, PinState::High, PinState::Floats)]), 'off off off ON ON off told off held ON'];
         // the program
-        yield 'low trigger, output before level' => [self::relay(...$logicFed, levelFirst: false), 'off off off off off ON told off held ON'];
-        yield 'high trigger, output before level' => [self::relay(...$high, levelFirst: false), 'off off off off off off told off held off'];
-        yield 'put back as it stood' => [self::relay(...$high, atStart: AtStart::Last), 'off off off off off held told off held held'];
-        yield 'on at start' => [self::relay(...$high, atStart: AtStart::On), 'off off off off off ON told off held ON'];
-        yield 'nobody ends what it was told' => [self::relay(...$high, linkLoss: LinkLoss::Held), 'off off off off off off told held held off'];
-        yield 'nobody elsewhere works it' => [self::relay(...$high, linkLoss: LinkLoss::Unaffected), 'off off off off off off told told held off'];
-        yield 'a watchdog resets a low trigger' => [self::relay(...$logicFed, watchdog: true), 'off off off off off off told off off off'];
-        yield 'a watchdog resets what talks at the start' => [self::relay(...$logicFed, watchdog: true, start: new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)), 'off off off off ON off told off ON ON'];
+        yield 'low trigger, output before level' => [self::relay($logicFed, ['levelFirst' => false]), 'off off off off off ON told off held ON'];
+        yield 'high trigger, output before level' => [self::relay($high, ['levelFirst' => false]), 'off off off off off off told off held off'];
+        yield 'put back as it stood' => [self::relay($high, ['atStart' => AtStart::Last]), 'off off off off off held told off held held'];
+        yield 'on at start' => [self::relay($high, ['atStart' => AtStart::On]), 'off off off off off ON told off held ON'];
+        yield 'nobody ends what it was told' => [self::relay($high, ['linkLoss' => LinkLoss::Held]), 'off off off off off off told held held off'];
+        yield 'nobody elsewhere works it' => [self::relay($high, ['linkLoss' => LinkLoss::Unaffected]), 'off off off off off off told told held off'];
+        yield 'a watchdog resets a low trigger' => [self::relay($logicFed, ['watchdog' => true]), 'off off off off off off told off off off'];
+        yield 'a watchdog resets what talks at the start' => [self::relay($logicFed, ['watchdog' => true, 'start' => new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)]), 'off off off off ON off told off ON ON'];
         // what keeps its state
-        yield 'a latching relay' => [self::relay(...$high, keepsState: true, changeover: false), 'held held held held held held told off held held'];
-        yield 'behind a shift register that nothing holds' => [self::relay(...$high, onExpander: true), 'off off either either either either told off held either'];
-        yield 'behind one whose outputs are let go until the first write' => [self::relay(...$high, ...$logicFed, onExpander: true, floatsUntilWritten: true), 'off off off off off off told off held off'];
-        yield 'a gate behind that' => [self::relay(...$gate, ...$logicFed, onExpander: true, floatsUntilWritten: true), 'off off off either either either told off held either'];
+        yield 'a latching relay' => [self::relay($high, ['keepsState' => true, 'changeover' => false]), 'held held held held held held told off held held'];
+        yield 'behind a shift register that nothing holds' => [self::relay($high, ['onExpander' => true]), 'off off either either either either told off held either'];
+        yield 'behind one whose outputs are let go until the first write' => [self::relay($high, $logicFed, ['onExpander' => true, 'floatsUntilWritten' => true]), 'off off off off off off told off held off'];
+        yield 'a gate behind that' => [self::relay($gate, $logicFed, ['onExpander' => true, 'floatsUntilWritten' => true]), 'off off off either either either told off held either'];
     }
 
     #[DataProvider('chains')]
@@ -120,7 +124,7 @@ final class ChainTest extends TestCase
     {
         self::assertTrue((new Chain(self::relay()))->in(Phase::Welded)->mayBeOn);
         foreach ([SecondBreak::Thermostat, SecondBreak::Float, SecondBreak::Stops, SecondBreak::Contact] as $break) {
-            self::assertFalse((new Chain(self::relay(secondBreak: $break)))->in(Phase::Welded)->mayBeOn);
+            self::assertFalse((new Chain(self::relay(['secondBreak' => $break])))->in(Phase::Welded)->mayBeOn);
         }
     }
 }

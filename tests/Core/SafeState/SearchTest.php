@@ -38,12 +38,7 @@ final class SearchTest extends TestCase
     {
         $random = new Randomizer(new Mt19937($seed));
         $one = static fn (array $of): mixed => $of[$random->getInt(0, count($of) - 1)];
-        $setup = ChainTest::relay(
-            input: $one(InputKind::cases()), activeLow: $one([true, false]), driver: false, changeover: $one([true, false]), keepsState: $random->getInt(0, 9) === 0,
-            start: new PinStart($one(PinState::cases()), $one(PinState::cases()), $one(PinState::cases())),
-            contact: $one(ContactForm::cases()), levelFirst: $one([true, false]), atStart: $one(AtStart::cases()), linkLoss: $one(LinkLoss::cases()),
-            pullUpOhm: $one([null, 10_000.0, 1_000.0]), pullDownOhm: $one([null, 10_000.0]), watchdog: $one([true, false]), signalDiesWithBoard: $one([true, false]),
-        );
+        $setup = ChainTest::relay(['input' => $one(InputKind::cases()), 'activeLow' => $one([true, false]), 'driver' => false, 'changeover' => $one([true, false]), 'keepsState' => $random->getInt(0, 9) === 0, 'start' => new PinStart($one(PinState::cases()), $one(PinState::cases()), $one(PinState::cases())), 'contact' => $one(ContactForm::cases()), 'levelFirst' => $one([true, false]), 'atStart' => $one(AtStart::cases()), 'linkLoss' => $one(LinkLoss::cases()), 'pullUpOhm' => $one([null, 10_000.0, 1_000.0]), 'pullDownOhm' => $one([null, 10_000.0]), 'watchdog' => $one([true, false]), 'signalDiesWithBoard' => $one([true, false])]);
         $wantsOn = $random->getInt(0, 3) === 0;
         $phases = array_values(array_filter(Phase::cases(), static fn (Phase $phase): bool => $phase->isJudged() && $random->getInt(0, 3) > 0));
         $does = static function (Setup $made) use ($phases, $wantsOn): bool {
