@@ -6,7 +6,7 @@ import { configDefaults, defineConfig } from 'vitest/config';
 
 const logic = 'resources/js/lib/**/*.test.ts';
 // What draws nothing, and yet asks for a page, its address or its store.
-const asksABrowser = ['api', 'hues', 'workspace'].map((name) => `resources/js/lib/${name}.test.ts`);
+const asksABrowser = ['api', 'hues', 'shown.svelte', 'workspace'].map((name) => `resources/js/lib/${name}.test.ts`);
 
 export default defineConfig({
     plugins: [

@@ -73,7 +73,6 @@ const views = {
     pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],
     'safe-states': [faulty, 'safe/{output Oven heat}'],
     loads: [linden, 'safe/loads', 'dark'],
-    circuits: [linden, 'safe/circuits'],
     'node-sheet': [linden, 'build/{node Bench}'],
     'assign-review': [faulty, 'assign'],
     findings: [faulty, 'findings'],

@@ -74,6 +74,7 @@ for (const theme of ['light', 'dark'] as const) {
                     ['assign', 'Assign'],
                     ['findings', 'Findings'],
                     ['routes', 'Routes'],
+                    ['safe', 'Safe states'],
                     ...(plan === 'linden-hollow'
                         ? ([
                               ['map', 'Line map'],
@@ -81,6 +82,8 @@ for (const theme of ['light', 'dark'] as const) {
                               ['build', 'Pocket A'],
                               ['history', 'History'],
                               ['own', 'Own parts'],
+                              ['safe/loads', 'Safe states'],
+                              ['safe/circuits', 'Safe states'],
                           ] as const)
                         : []),
                 ] as const;
@@ -146,6 +149,7 @@ test('an empty plan offers the first action at every step', async ({ page }) => 
         ['links', 'Add the first'],
         ['routes', 'add keys and relays'],
         ['power', 'add the first node'],
+        ['safe', 'add one at a node'],
         ['build', 'add the first'],
         ['assign', 'Nothing to assign'],
         ['findings', 'Nothing found'],

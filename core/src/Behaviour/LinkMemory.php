@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour;
 
+use Rundfunk\Knowledge;
 use Rundfunk\Medium\Media;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Node;
@@ -12,10 +13,19 @@ use Rundfunk\Plan\Plan;
 /** What the links of a node remember between them, besides its behaviour. */
 final readonly class LinkMemory
 {
-    /** @return int bytes of memory on an 8-bit board */
-    public static function of(Plan $plan, Node $node, Media $media): int
+    /** @return int bytes of memory on an 8-bit board, tables that never change among them */
+    public static function of(Plan $plan, Node $node, Knowledge $knowledge): int
     {
-        return self::sum($plan, $node, $media, static fn (TakesMemory $takes, Endpoint $endpoint, MessageNumbers $numbers): int => $takes->memoryBytes($plan, $endpoint, $numbers));
+        $bytes = self::sum($plan, $node, $knowledge->media, static fn (TakesMemory $takes, Endpoint $endpoint, MessageNumbers $numbers): int => $takes->memoryBytes($plan, $endpoint, $numbers));
+        foreach ($plan->endpointsOf($node) as $endpoint) {
+            $bytes += $knowledge->media->offering(HoldsConstants::class, $plan->link($endpoint->linkId)->medium)?->constantBytes($plan, $endpoint, $knowledge) ?? 0;
+        }
+        foreach ($plan->modulesOf($node) as $module) {
+            // What a wireless pad is asked with.
+            $bytes += count($knowledge->catalogue->classOf($module)->report->ask ?? []);
+        }
+
+        return $bytes;
     }
 
     /** @return int bytes of program on an 8-bit board, about */

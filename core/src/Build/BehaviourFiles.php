@@ -106,7 +106,7 @@ final readonly class BehaviourFiles
     {
         $board = $this->knowledge->catalogue->boardOf($this->node);
         $size = CSize::of($this->tables);
-        $lines = LinkMemory::of($this->plan, $this->node, $this->knowledge->media);
+        $lines = LinkMemory::of($this->plan, $this->node, $this->knowledge);
         $memory = $board === null || $board->memoryKb > 16 ? ', a little more on this board' : " of the {$board->memoryKb} kB";
 
         $bytes = $size->memoryBytes() + $lines;

@@ -16,6 +16,9 @@ interface Open {
 class Shown {
     private planId = '';
     private version = (): number => 0;
+    /** As it is now. What goes off the screen is closed while effects are taken down, and there {@link held} reads as it was before. */
+    private kept: Record<string, unknown> = {};
+    /** The same, as screens are told of it. */
     private held = $state.raw<Record<string, unknown>>({});
     private readonly open = new Map<string, Open>();
     private readonly wanted = new Map<ViewKey, string[]>();
@@ -24,7 +27,7 @@ class Shown {
     begin(planId: string, version: () => number): void {
         this.planId = planId;
         this.version = version;
-        this.held = {};
+        this.keep({});
         for (const one of this.open.values()) {
             this.ask(one.key, one.of);
         }
@@ -50,8 +53,10 @@ class Shown {
         const one = this.open.get(name(key, of));
         if (one !== undefined && --one.count === 0) {
             this.open.delete(name(key, of));
-            const { [name(key, of)]: gone, ...others } = this.held;
-            this.held = gone === undefined ? this.held : others;
+            const { [name(key, of)]: gone, ...others } = this.kept;
+            if (gone !== undefined) {
+                this.keep(others);
+            }
         }
     }
 
@@ -75,14 +80,14 @@ class Shown {
     take(views: Record<string, { of: string; shows: unknown }[]>, named: Record<string, string[]>): void {
         this.put(views);
         for (const { key, of } of this.open.values()) {
-            if (named[key]?.includes(of) !== true || this.held[name(key, of)] === undefined) {
+            if (named[key]?.includes(of) !== true || this.kept[name(key, of)] === undefined) {
                 this.ask(key, of);
             }
         }
     }
 
     private put(views: Record<string, { of: string; shows: unknown }[]>): void {
-        const held = { ...this.held };
+        const held = { ...this.kept };
         for (const [key, parts] of Object.entries(views)) {
             for (const { of, shows } of parts) {
                 if (this.open.has(name(key, of))) {
@@ -90,6 +95,11 @@ class Shown {
                 }
             }
         }
+        this.keep(held);
+    }
+
+    private keep(held: Record<string, unknown>): void {
+        this.kept = held;
         this.held = held;
     }
 
@@ -150,8 +160,10 @@ export function view<K extends ViewKey>(
     key: K,
     of: () => string | undefined = () => '',
 ): { readonly now: Shapes[K] | null | undefined } {
+    // Whatever else it is worked out of may change: while the id is the same, nothing is asked for anew.
+    const wanted = $derived(of());
     $effect(() => {
-        const id = of();
+        const id = wanted;
         if (id === undefined) {
             return;
         }
@@ -160,7 +172,7 @@ export function view<K extends ViewKey>(
     });
     return {
         get now() {
-            const id = of();
+            const id = wanted;
             return id === undefined ? undefined : shown.now(key, id);
         },
     };

@@ -24,7 +24,7 @@ final class WiringTableTest extends CoreTestCase
         $rows = WiringTable::of($plan, $bench, self::knowledge())->rows;
         $byTerminal = [];
         foreach ($rows as $row) {
-            $byTerminal["{$row->module} {$row->terminal}"] = $row;
+            $byTerminal["{$row->module} {$row->terminal}"] ??= $row;
         }
         self::assertSame('3V3', $byTerminal['Radio VCC']->pin);
         self::assertSame('D13', $byTerminal['Radio SCK']->pin);
@@ -37,7 +37,7 @@ final class WiringTableTest extends CoreTestCase
         self::assertSame('Join the grounds of both supplies.', $byTerminal['Relays GND']->note);
         self::assertSame(['USB socket', 'Bench'], [$byTerminal['Plug out +']->pin, $byTerminal['Plug out +']->carries]);
         self::assertSame(['COM1', 'NO1', 'NC1'], array_values(array_intersect(['COM1', 'NO1', 'NC1'], array_column($rows, 'terminal'))));
-        self::assertStringContainsString('24 V valve', $byTerminal['Relays NO1']->note);
+        self::assertStringContainsString('Mist valve', $byTerminal['Relays NO1']->note);
     }
 
     public function test_what_a_module_is_fed_with_is_what_its_supply_gives_and_not_what_its_class_stands(): void

@@ -32,7 +32,7 @@ final readonly class MemoryShort implements NodeRule
             return [];
         }
         $all = 1_024 * $board->memoryKb;
-        $lines = LinkMemory::of($look->plan, $node, $look->media);
+        $lines = LinkMemory::of($look->plan, $node, $look->knowledge);
         if (self::atMost($look->plan, $node) + $lines + self::FOR_THE_REST <= $all) {
             return [];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Behaviour\CConstants;
+use Rundfunk\Behaviour\HoldsConstants;
 use Rundfunk\Build\DescribesEnds;
 use Rundfunk\Build\ExportsFiles;
 use Rundfunk\Build\WritesC;
@@ -13,7 +15,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 
 /** What the builder of an end needs: constants, tables, files. */
-final readonly class CellularBuild implements DescribesEnds, ExportsFiles, SetsBaud, WritesC
+final readonly class CellularBuild implements DescribesEnds, ExportsFiles, HoldsConstants, SetsBaud, WritesC
 {
     public function defines(Plan $plan, Endpoint $endpoint): array
     {
@@ -33,5 +35,10 @@ final readonly class CellularBuild implements DescribesEnds, ExportsFiles, SetsB
     public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
     {
         return CellularFiles::of($plan, $endpoint, $knowledge->catalogue);
+    }
+
+    public function constantBytes(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): int
+    {
+        return CConstants::bytesIn(CellularHeader::tables($plan, $endpoint, 'CELL', $knowledge->catalogue));
     }
 }

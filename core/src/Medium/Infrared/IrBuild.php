@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Behaviour\CConstants;
+use Rundfunk\Behaviour\HoldsConstants;
 use Rundfunk\Build\DescribesEnds;
 use Rundfunk\Build\ExportsFiles;
 use Rundfunk\Build\WritesC;
@@ -12,7 +14,7 @@ use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
 
 /** What the builder of an end needs: constants, tables, files. */
-final readonly class IrBuild implements DescribesEnds, ExportsFiles, WritesC
+final readonly class IrBuild implements DescribesEnds, ExportsFiles, HoldsConstants, WritesC
 {
     public function __construct(private Protocols $protocols)
     {
@@ -31,5 +33,10 @@ final readonly class IrBuild implements DescribesEnds, ExportsFiles, WritesC
     public function artefacts(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): array
     {
         return IrFiles::of($plan, $plan->node($endpoint->nodeId), $this->protocols);
+    }
+
+    public function constantBytes(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): int
+    {
+        return CConstants::bytesIn(IrHeader::tables($plan, $endpoint, 'IR', $this->protocols));
     }
 }
