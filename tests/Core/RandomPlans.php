@@ -11,6 +11,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
@@ -26,6 +27,9 @@ final class RandomPlans
 
     /** @var list<string> of all nodes so far */
     private array $supplies = [];
+
+    /** @var list<string> keys of circuits */
+    private array $circuits = [];
 
     public function __construct(int $seed, private readonly Knowledge $knowledge)
     {
@@ -85,7 +89,8 @@ final class RandomPlans
                 $this->sketch->wire($key, $terminal->name, $this->one($pins), $this->luck(4));
             }
             if ($terminal->carries === 'output' && $this->luck(2)) {
-                $this->sketch->output("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", OutputKind::from((string) $class->carries), null, null, more: ['hazards' => $this->luck(4) ? ['heat'] : []]);
+                $this->sketch->output("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", OutputKind::from((string) $class->carries), null, null, more: ['hazards' => $this->luck(4) ? ['heat'] : [], ...$this->safe()]);
+                $this->load("{$key}{$terminal->name}");
             } elseif ($terminal->carries === 'control' && $this->luck(2)) {
                 $kind = match (true) {
                     $class->carries === 'reading' => ControlKind::Reading,
@@ -95,6 +100,27 @@ final class RandomPlans
                 $this->sketch->control("{$key}{$terminal->name}", $node, "{$key} {$terminal->name}", $kind, null, null, $kind === ControlKind::Reading ? ['unit' => $this->one(['°C', '%']), 'threshold' => 5.0] : []);
             }
         }
+    }
+
+    /** @return array<string, bool|string> what it must be, and what it hangs on; mostly nobody has said */
+    private function safe(): array
+    {
+        return $this->luck(3) ? [
+            'safe' => $this->one(['off', 'off', 'on', 'any']), 'levelFirst' => $this->luck(2), 'atStart' => $this->one(['off', 'on', 'last']),
+            'contact' => $this->one(['normally-open', 'normally-closed']), 'secondBreak' => $this->one(['none', 'thermostat']),
+        ] : [];
+    }
+
+    private function load(string $output): void
+    {
+        if (! $this->luck(3)) {
+            return;
+        }
+        if ($this->circuits === [] || $this->luck(3)) {
+            $this->circuits[] = $circuit = 'c'.count($this->circuits);
+            $this->sketch->circuit($circuit, ucfirst($circuit), ['volts' => $this->one([12.0, 24.0, 230.0]), 'direct' => $this->luck(2), 'fuseA' => $this->one([null, 1.0, 6.0, 16.0]), 'mm2' => $this->one([null, 0.5, 1.5]), 'timeLag' => $this->luck(2), 'residual' => $this->luck(2), 'outdoors' => $this->luck(2)], $this->circuits === [$circuit] || $this->luck(2) ? null : $this->circuits[0]);
+        }
+        $this->sketch->load("{$output}-load", "Load of {$output}", $output, $this->circuits === [] ? null : $this->one($this->circuits), $this->one(LoadKind::cases()), $this->one([null, 5.0, 60.0, 900.0]), ['fuseA' => $this->one([null, 1.0, 4.0]), 'fuseAt' => $this->one(['before', 'after']), 'leakageMa' => $this->one([0.0, 6.0]), 'outlet' => $this->one(['', '1', '2'])]);
     }
 
     private function links(int $nodes): void

@@ -13,6 +13,7 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\SafeState;
 
 /** What a node's modules want of its board's pins. */
 final readonly class Demands
@@ -153,7 +154,8 @@ final readonly class Demands
     {
         $hazards = [];
         foreach ($plan->outputsOf($node) as $output) {
-            if ($output->hazards !== []) {
+            // What must be off or on while no program runs wants a quiet pin as much as what can hurt.
+            if ($output->hazards !== [] || ($output->safe !== null && $output->safe !== SafeState::Any)) {
                 $hazards["{$output->moduleId} {$output->channel}"] = true;
             }
         }

@@ -26,10 +26,16 @@ final class AssignLawsTest extends CoreTestCase
      * What a route that gets a way may bring with it: its way is the shortest, and what that medium then lacks (a code, a
      * number, a caller on a list) is said of it. Mended with the routes, not with the pins.
      */
-    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin', 'dmx-hazard', 'dmx-cannot', 'serial-network-differs'];
+    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin', 'dmx-hazard', 'dmx-cannot', 'dmx-bare-pin', 'serial-network-differs'];
 
     /** Where nothing is left but the console, or a pin that is not quiet at the start, being wired to it is what can be had. */
     private const OF_FULL_BOARDS = ['console-pin-taken', 'switches-at-start'];
+
+    /** What hangs on an output is judged once that is on a channel and a pin: it is too much for any such contact, and no pin cures a program that hangs. */
+    private const OF_LOADS = [
+        'contact-overloaded', 'contact-breaks-dc', 'transistor-on-mains', 'triac-on-direct-current', 'surge-kills', 'fuse-above-contact', 'flyback-missing', 'contact-joins-circuits', 'interlock-missing',
+        'unsafe-when-dead', 'unsafe-at-start', 'unsafe-when-unheard', 'unsafe-when-hung', 'unsafe-when-back', 'weld-stays-on',
+    ];
 
     private const PAIRS = 120;
 
@@ -61,7 +67,7 @@ final class AssignLawsTest extends CoreTestCase
         $plan = (new RandomPlans($seed, self::knowledge()))->plan();
         $assigned = self::assigner()->assign($plan)->plan;
         $new = array_diff_key(self::graveIn($assigned, Severity::Fault), self::graveIn($plan, Severity::Fault));
-        self::assertSame([], self::titles($new, self::OF_ROUTES));
+        self::assertSame([], self::titles($new, [...self::OF_ROUTES, ...self::OF_LOADS]));
         self::assertSame([], array_map(static fn (Proposal $proposal): string => "{$proposal->what}: {$proposal->before} → {$proposal->after}", self::assigner()->assign($assigned)->proposals));
     }
 
@@ -123,7 +129,8 @@ final class AssignLawsTest extends CoreTestCase
     private static function notBetter(Plan $plan, array $operations, array $before, string $words): void
     {
         $after = self::graveIn((new Editor(self::knowledge()))->apply($plan, $operations)->plan, Severity::Warning);
-        $gone = array_diff_key($before, $after);
+        // What is not safe while something has no power is cured by its own remedies, and not by feeding a bank with what it cannot live on.
+        $gone = array_filter(array_diff_key($before, $after), static fn (Finding $finding): bool => $finding->rule() !== 'unsafe-when-dead');
         if ($gone === []) {
             return;
         }

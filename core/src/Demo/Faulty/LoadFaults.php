@@ -67,12 +67,13 @@ final readonly class LoadFaults
             // safe-state-unsaid, load-unsaid
             ->output('wk-oven-door', 'wk-oven', 'Oven door', OutputKind::Relay, 'wk-oven-relays', 'IN2', more: ['hazards' => ['motion']])
             ->wire('wk-oven-relays', 'IN2', 'D5')
-            // voltages-mixed, contact-overloaded, snubber-missing, outlet-twice
+            // contact-joins-circuits, voltages-mixed, contact-overloaded, snubber-missing, outlet-twice
             ->output('wk-oven-saw', 'wk-oven', 'Saw', OutputKind::Relay, 'wk-oven-relays', 'IN3', more: ['safe' => 'any'])
             ->load('wkl-saw', 'Band saw', 'wk-oven-saw', 'works-tools', LoadKind::Motor, 1_500.0, ['outlet' => '1', 'mm2' => 0.75])
             ->wire('wk-oven-relays', 'IN3', 'D6')
             ->output('wk-oven-lamp', 'wk-oven', 'Bench lamp', OutputKind::Relay, 'wk-oven-relays', 'IN4')
             ->load('wkl-bench-bulb', 'Bench bulb', 'wk-oven-lamp', 'works-12', LoadKind::Lamp, 10.0, ['outlet' => '1'])
+            ->load('wkl-bench-more', 'More bulbs', 'wk-oven-lamp', 'works-48', LoadKind::Resistive, 4.0)
             ->wire('wk-oven-relays', 'IN4', 'D7')
             ->node('works-key', 'Workshop key', NodeKind::Handset, 'works', '8bit-5v-20io')
             ->module('works-key-radio', 'works-key', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)
@@ -128,7 +129,7 @@ final readonly class LoadFaults
             ->route('wk-rack-key', Action::Toggle, 'wk-rack-4');
     }
 
-    /** triac-on-direct-current, transistor-on-mains, triac-holds-not, surge-kills */
+    /** signal-side-weak, triac-on-direct-current, transistor-on-mains, triac-holds-not, surge-kills */
     private static function semiconductors(Sketch $sketch): void
     {
         $sketch
@@ -136,6 +137,8 @@ final readonly class LoadFaults
             ->supply('wk-quiet-plug', 'wk-quiet', 'plug-5v-1a', 'Plug', null, FeedsAt::Usb)
             ->module('wk-quiet-pair', 'wk-quiet', 'solid-state-bank-2', 'Solid state', 'wk-quiet-plug')
             ->module('wk-quiet-more', 'wk-quiet', 'solid-state-bank-2', 'Solid state, more', 'wk-quiet-plug')
+            ->supply('wk-quiet-3v3', 'wk-quiet', 'board-3v3', 'Quiet 3.3 V')
+            ->module('wk-quiet-low', 'wk-quiet', 'relay-bank-1-low', 'Low relay', 'wk-quiet-plug', ['signalSupplyId' => $sketch->id('wk-quiet-3v3')])
             ->module('wk-quiet-gate', 'wk-quiet', 'transistor-4v5', 'Gate')
             ->output('wk-quiet-1', 'wk-quiet', 'Quiet 1', OutputKind::Relay, 'wk-quiet-pair', 'CH1', more: ['safe' => 'any'])
             ->output('wk-quiet-2', 'wk-quiet', 'Quiet 2', OutputKind::Relay, 'wk-quiet-pair', 'CH2', more: ['safe' => 'any'])

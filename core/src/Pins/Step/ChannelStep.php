@@ -88,7 +88,7 @@ final readonly class ChannelStep implements Step
         $banks = Banks::spread($plan, $node, array_values(array_filter($homeless, static fn (Control|Output $thing): bool => $thing instanceof Output)), $taken, $catalogue);
         foreach ($homeless as $thing) {
             if (! self::isReading($thing)) {
-                $placed = [...$placed, ...$this->place($plan, $node, $thing, $taken, $catalogue, $banks[$thing->id] ?? null)];
+                $placed = [...$placed, ...$this->place($thing instanceof Output && $plan->loadsOn($thing) !== [] ? self::with($plan, array_values($placed)) : $plan, $node, $thing, $taken, $catalogue, $banks[$thing->id] ?? null)];
             }
         }
 
@@ -240,9 +240,13 @@ final readonly class ChannelStep implements Step
      */
     private function place(Plan $plan, Node $node, Control|Output $thing, array &$taken, Catalogue $catalogue, ?string $only): iterable
     {
-        foreach ($plan->modulesOf($node) as $module) {
+        $modules = array_values(array_filter($plan->modulesOf($node), static fn (Module $module): bool => $only === null || $module->id === $only));
+        $mixes = static fn (Module $module): bool => $thing instanceof Output && Banks::mixes($plan, $module, $thing);
+        // The mains beside low voltage only where there is no other bank.
+        usort($modules, static fn (Module $a, Module $b): int => $mixes($a) <=> $mixes($b));
+        foreach ($modules as $module) {
             $class = $catalogue->classOf($module);
-            foreach ($only !== null && $module->id !== $only ? [] : $class->channels() as $terminal) {
+            foreach ($class->channels() as $terminal) {
                 $place = $module->id.' '.$terminal->name;
                 if ((isset($taken[$place]) && ! $terminal->shared) || ! $class->takes($terminal, $thing) || ! self::canBeWired($node, $terminal, $catalogue)) {
                     continue;

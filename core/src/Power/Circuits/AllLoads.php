@@ -145,15 +145,33 @@ final class AllLoads
         return null;
     }
 
-    /** @return float|null the smallest fuse in the line before an output's contact, amperes */
-    public function fuseBeforeA(Drawn $drawn): ?float
+    /**
+     * @param  bool  $quick  only what blows before a semiconductor does
+     * @return float|null the smallest fuse in the line before an output's contact, amperes
+     */
+    public function fuseBeforeA(Drawn $drawn, bool $quick = false): ?float
     {
-        $all = array_filter([
-            $drawn->load->fuseAt === FusePlace::Before ? $drawn->load->fuseA : null,
-            $drawn->circuit === null ? ($drawn->load->supplyId === null ? null : $this->look->plan->supply($drawn->load->supplyId)->fuseA) : $this->fuseA($drawn->circuit),
-        ], is_float(...));
+        $all = [
+            ...($drawn->load->fuseAt === FusePlace::Before ? [$drawn->load->fuseA] : []),
+            ...($drawn->circuit === null ? [] : $this->fusesAbove($drawn->circuit, $quick)),
+            ...($drawn->circuit !== null || $drawn->load->supplyId === null ? [] : [$this->look->plan->supply($drawn->load->supplyId)->fuseA]),
+        ];
+        $all = array_filter($all, is_float(...));
 
         return $all === [] ? null : min($all);
+    }
+
+    /** @return list<float> */
+    private function fusesAbove(Circuit $circuit, bool $quick): array
+    {
+        $fuses = [];
+        foreach ([$circuit, ...$this->above($circuit)] as $one) {
+            if ($one->fuseA !== null && ! ($quick && $one->timeLag)) {
+                $fuses[] = $one->fuseA;
+            }
+        }
+
+        return $fuses;
     }
 
     public function isBehindResidual(Circuit $circuit): bool

@@ -35,7 +35,7 @@ final readonly class PartsFor
                 // What was wrong before has a finding of its own, with its own fix.
                 $operations = [
                     ...$operations,
-                    ...($before->levels($wire)?->isWrong() === true ? [] : self::fitting($look->plan, $after, $now)),
+                    ...($after->levels($now)?->isWrongAnew($before->levels($wire)) === true ? self::fitting($look->plan, $after, $now) : []),
                     ...self::wanted($look->plan, $after, $now, array_column(Wanted::at($look->plan, $before, $wire), 'name')),
                 ];
             }

@@ -154,7 +154,19 @@ final readonly class WireLevels
     /** Parts between are wanting, or wrong. */
     public function isWrong(): bool
     {
-        return $this->isTooHigh() || $this->isTooLow() || $this->isLowTooHigh() || $this->holdsOn();
+        return $this->wrongs() !== [];
+    }
+
+    /** It is wrong in a way in which it was not. */
+    public function isWrongAnew(?self $before): bool
+    {
+        return array_diff($this->wrongs(), $before?->wrongs() ?? []) !== [];
+    }
+
+    /** @return list<string> each way in which it is, which is a finding of its own */
+    private function wrongs(): array
+    {
+        return array_keys(array_filter(['too high' => $this->isTooHigh(), 'too low' => $this->isTooLow(), 'low too high' => $this->isLowTooHigh(), 'held on' => $this->holdsOn()]));
     }
 
     /** @return float|null volts that a high leaves across an opto input whose other side hangs on the module's supply; null where there is none */

@@ -26,8 +26,8 @@ final readonly class OutputUndriven implements OutputRule
                 Spot::of($output, "{$node->name}, {$output->name}"),
                 'It is wired and never switched.',
                 'Route a control to it, or remove it.',
-                // Its steps and states go with it, and with them what drives some other output: no one click for that.
-                $output->stepIds === [] && $output->stateIds === [] ? Fix::remove("Remove {$output->name}", $output) : null,
+                // Its steps and states go with it, and with them what drives some other output; and what hangs on it hangs on nothing: no one click for that.
+                $output->stepIds === [] && $output->stateIds === [] && $look->plan->loadsOn($output) === [] ? Fix::remove("Remove {$output->name}", $output) : null,
             )];
         }
 

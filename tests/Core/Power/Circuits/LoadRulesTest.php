@@ -68,6 +68,8 @@ final class LoadRulesTest extends CoreTestCase
         yield 'a fuse of its own of 1 A' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0]), []];
         yield '2 A before a triac' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 2.0], 'solid-state-bank-2', 'CH1'), []];
         yield '2.5 A before a triac' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 2.5], 'solid-state-bank-2', 'CH1'), ['The fuse before Out is larger than its solid-state relay bears']];
+        yield 'the circuit\'s own 2 A, time-lag, before a triac' => ['fuse-above-contact', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 100.0, 'small', [], 'solid-state-bank-2', 'CH1')($s->circuit('small', 'Small', ['fuseA' => 2.0, 'timeLag' => true])), ['The fuse before Out is slower than its solid-state relay dies']];
+        yield 'a quick one' => ['fuse-above-contact', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 100.0, 'small', [], 'solid-state-bank-2', 'CH1')($s->circuit('small', 'Small', ['fuseA' => 2.0])), []];
         yield 'one behind the contact does not count' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0, 'fuseAt' => 'after']), ['The fuse before Out is larger than its relay bears']];
         yield 'behind the contact' => ['fuse-misplaced', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0, 'fuseAt' => 'after']), ['The fuse of Thing is behind the contact']];
         yield 'in the neutral' => ['fuse-misplaced', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0, 'fuseAt' => 'neutral']), ['The fuse of Thing is in the neutral']];
@@ -116,6 +118,12 @@ final class LoadRulesTest extends CoreTestCase
         yield 'always on, on an output' => ['always-on-switched', $load(LoadKind::Resistive, 10.0, 'ac', ['use' => 'always-on']), ['Thing is to be on at all times, and Out switches it']];
         yield 'two things on one outlet number' => ['outlet-twice', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 10.0, 'ac', ['outlet' => '7'])($s)->load('k', 'Other', null, 'ac', LoadKind::Resistive, 10.0, ['outlet' => '7', 'use' => 'always-on']), ['Outlet 7 is Thing and Other']];
         yield 'two things of one output by one plug' => ['outlet-twice', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 10.0, 'ac', ['outlet' => '7'])($s)->load('k', 'Other', 'o', 'ac', LoadKind::Resistive, 10.0, ['outlet' => '7']), []];
+        yield 'one contact for two circuits' => ['contact-joins-circuits', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 10.0)($s)->load('k', 'Other', 'o', 'dc', LoadKind::Resistive, 10.0), ['Out switches Thing and Other, which are fed by two circuits']];
+        yield 'two things on one' => ['contact-joins-circuits', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 10.0)($s)->load('k', 'Other', 'o', 'ac', LoadKind::Resistive, 10.0), []];
+        $jumperOff = static fn (string $rail): Closure => static fn (Sketch $s): Sketch => $on()($s)->supply('rail', 'n', $rail, 'Rail')->module('low', 'n', 'relay-bank-1-low', 'Low', 'plug', ['signalSupplyId' => $s->id('rail')]);
+        // 3.3 V less 3 V for diode and indicator leave 0.2 mA.
+        yield 'a signal side on 3.3 V' => ['signal-side-weak', $jumperOff('board-3v3'), ['The relays of Low do not pull in']];
+        yield 'a signal side on 5 V' => ['signal-side-weak', $jumperOff('board-5v'), []];
         yield 'a circuit off itself' => ['circuit-in-circle', static fn (Sketch $s): Sketch => $s->circuit('c', 'C')->circuit('d', 'D', [], 'c')->change(ThingKind::Circuit, 'c', ['parentId' => $s->id('d')]), ['Circuit C branches off itself', 'Circuit D branches off itself']];
         yield 'mains beside 12 V' => ['voltages-mixed', static fn (Sketch $s): Sketch => $load(LoadKind::Resistive, 10.0)($s)->output('o2', 'n', 'Low', OutputKind::Relay, 'm', 'IN2')->load('k', 'Other', 'o2', 'dc', LoadKind::Resistive, 5.0), ['Bank has the mains on Out and low voltage on Low']];
         yield 'a hazard without a load' => ['load-unsaid', $on('relay-bank-2-high', 'IN1', ['hazards' => ['heat']]), ['Nobody has said what hangs on Out']];
