@@ -129,8 +129,9 @@ final class AssignLawsTest extends CoreTestCase
     private static function notBetter(Plan $plan, array $operations, array $before, string $words): void
     {
         $after = self::graveIn((new Editor(self::knowledge()))->apply($plan, $operations)->plan, Severity::Warning);
-        // What is not safe while something has no power is cured by its own remedies, and not by feeding a bank with what it cannot live on.
-        $gone = array_filter(array_diff_key($before, $after), static fn (Finding $finding): bool => $finding->rule() !== 'unsafe-when-dead');
+        // What is not safe while something has no power is cured by its own remedies, and not by feeding a bank with what it cannot live on; and
+        // what must be on by the other contact, and not by a pin that happens to be high at reset.
+        $gone = array_filter(array_diff_key($before, $after), static fn (Finding $finding): bool => $finding->rule() !== 'unsafe-when-dead' && ! (str_starts_with($finding->rule(), 'unsafe-') && str_contains($finding->title, 'may be off')));
         if ($gone === []) {
             return;
         }
