@@ -259,7 +259,8 @@ final readonly class LindenHollow
     {
         $sketch
             ->place('sand', 'Sand pit')
-            ->node('box', 'Stick box', NodeKind::Handset, 'sand', '8bit-5v-20io')
+            // A toy's 28 codes are 3 kB of tables: more than a smaller board has.
+            ->node('box', 'Stick box', NodeKind::Handset, 'sand', '8bit-5v-70io')
             ->supply('box-cell', 'box', 'li-ion-cell', 'Cell')
             ->supply('box-boost', 'box', 'boost-5v', 'Boost', 'box-cell', FeedsAt::FiveVolt)
             ->module('box-ir', 'box', 'infrared-emitter', 'Emitter', FedFrom::Board5V)

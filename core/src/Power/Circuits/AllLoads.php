@@ -18,6 +18,12 @@ final class AllLoads
     /** @var array<string, Drawn> by load */
     private array $drawn = [];
 
+    /** @var array<string, float> by circuit */
+    private array $amperes = [];
+
+    /** @var array<string, list<Drawn>> by circuit */
+    private array $onCircuits = [];
+
     /** @var array<string, list<Circuit>>|null by parent */
     private ?array $branches = null;
 
@@ -58,6 +64,12 @@ final class AllLoads
 
     /** @return list<Drawn> what hangs on a circuit itself */
     public function onCircuit(Circuit $circuit): array
+    {
+        return $this->onCircuits[$circuit->id] ??= $this->hanging($circuit);
+    }
+
+    /** @return list<Drawn> */
+    private function hanging(Circuit $circuit): array
     {
         $on = [];
         foreach ($this->look->plan->having(Load::class, 'circuitId', $circuit->id) as $load) {
@@ -109,6 +121,11 @@ final class AllLoads
 
     /** @return float amperes of all that is on it and on what branches off it, with everything on */
     public function amperes(Circuit $circuit): float
+    {
+        return $this->amperes[$circuit->id] ??= $this->sum($circuit);
+    }
+
+    private function sum(Circuit $circuit): float
     {
         $sum = 0.0;
         foreach ($this->below($circuit) as $one) {

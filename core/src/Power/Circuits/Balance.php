@@ -6,18 +6,22 @@ namespace Rundfunk\Power\Circuits;
 
 /**
  * Spreads weights over bins so that the fullest is as little full as can be: depth first with the heaviest weights first, the emptiest bin first, and
- * whatever cannot become better left out. It is proven unless it gave up after so many steps.
+ * whatever cannot become better left out. It is proven unless it gave up after so many looks.
  */
 final class Balance
 {
-    private const MOST_STEPS = 200_000;
+    /** Bins that are looked at, all in all. */
+    private const MOST_LOOKS = 60_000;
 
     private float $best = INF;
 
     /** @var list<int> bin of each weight */
     private array $found = [];
 
-    private int $steps = 0;
+    private int $looks = 0;
+
+    /** @var array<int, int> bins of the weights so far */
+    private array $so = [];
 
     private float $least = 0.0;
 
@@ -61,14 +65,14 @@ final class Balance
             $bins[$index] = $search->found[$place];
         }
 
-        return ['bins' => array_values($bins), 'share' => $search->best, 'proven' => $search->steps < self::MOST_STEPS];
+        return ['bins' => array_values($bins), 'share' => $search->best, 'proven' => $search->looks < self::MOST_LOOKS];
     }
 
     private function begin(): void
     {
         $this->least = $this->atLeast();
         if ($this->weights !== []) {
-            $this->place(0, $this->fullest(), []);
+            $this->place(0, $this->fullest());
         }
     }
 
@@ -107,15 +111,16 @@ final class Balance
         return $shares === [] ? 0.0 : max($shares);
     }
 
-    /** @param  list<int>  $so  bins of the weights before */
-    private function place(int $at, float $fullest, array $so): void
+    private function place(int $at, float $fullest): void
     {
-        if ($fullest >= $this->best - 1e-9 || ++$this->steps > self::MOST_STEPS) {
+        $this->looks += count($this->sizes);
+        // The first way there is is always gone to its end: it is a good one.
+        if ($fullest >= $this->best - 1e-9 || ($this->found !== [] && $this->looks > self::MOST_LOOKS)) {
             return;
         }
         if ($at === count($this->weights)) {
             $this->best = $fullest;
-            $this->found = $so;
+            $this->found = array_slice($this->so, 0, $at);
 
             return;
         }
@@ -128,10 +133,11 @@ final class Balance
             $tried[$alike] = true;
             $this->has[$bin] += $this->weights[$at];
             $this->rooms[$bin]--;
-            $this->place($at + 1, max($fullest, $this->has[$bin] / $this->sizes[$bin]), [...$so, $bin]);
+            $this->so[$at] = $bin;
+            $this->place($at + 1, max($fullest, $this->has[$bin] / $this->sizes[$bin]));
             $this->has[$bin] -= $this->weights[$at];
             $this->rooms[$bin]++;
-            if ($this->best <= $this->least + 1e-9) {
+            if ($this->best <= $this->least + 1e-9 || ($this->found !== [] && $this->looks > self::MOST_LOOKS)) {
                 return;
             }
         }

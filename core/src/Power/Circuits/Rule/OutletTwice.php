@@ -10,7 +10,6 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\Load;
 use Rundfunk\Power\Circuits\At;
 
 /** One number on two outlets. */
@@ -21,7 +20,10 @@ final readonly class OutletTwice implements PlanRule
     {
         $first = [];
         $free = 0;
-        $taken = array_map(static fn (Load $load): string => $load->outlet, $look->plan->loads());
+        $taken = [];
+        foreach ($look->plan->loads() as $load) {
+            $taken["#{$load->outlet}"] = true;
+        }
         foreach ($look->plan->loads() as $load) {
             $key = $load->outlet;
             if ($key === '' || ! isset($first[$key]) || $first[$key]->outputId === $load->outputId) {
@@ -31,7 +33,7 @@ final readonly class OutletTwice implements PlanRule
             }
             do {
                 $free++;
-            } while (in_array((string) $free, $taken, true));
+            } while (isset($taken["#{$free}"]));
 
             yield Finding::fault(
                 "Outlet {$load->outlet} is {$first[$key]->name} and {$load->name}",
