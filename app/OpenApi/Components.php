@@ -162,7 +162,7 @@ final class Components
             'WiringRow' => Schema::object(['module' => Schema::text(), 'terminal' => Schema::text(), 'pin' => Schema::text(), 'carries' => Schema::text(), 'level' => Schema::text(), 'note' => Schema::text()]),
             'NodeSheet' => Schema::object([
                 'wiring' => Schema::listOf(Schema::ref('WiringRow')), 'header' => Schema::orNull(Schema::text()), 'headerName' => Schema::text(),
-                'flashed' => Schema::orNull(Schema::object(['flashedOwn' => Schema::text(), 'flashed' => Schema::listOf(Schema::object(['linkId' => Schema::text(), 'fingerprint' => Schema::text()]))])), 'changed' => Schema::listOf(Schema::text()),
+                'flashed' => Schema::orNull(Schema::object(['flashedOwn' => Schema::text(), 'flashed' => Schema::listOf(Schema::object(['linkId' => Schema::text(), 'fingerprint' => Schema::text()]))])), 'changed' => Schema::listOf(Schema::text()), 'cautions' => Schema::listOf(Schema::text()),
                 'artefacts' => Schema::listOf(Schema::object(['key' => Schema::text(), 'title' => Schema::text(), 'fileName' => Schema::text(), 'content' => Schema::text()])),
             ]),
         ];

@@ -16,9 +16,11 @@ use Rundfunk\Build\Artefacts;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\Flashed;
 use Rundfunk\Build\WiringTable;
+use Rundfunk\Check\Look;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\Circuits\Cautions;
 use Rundfunk\Text\CNames;
 use Rundfunk\Text\FileName;
 
@@ -45,6 +47,7 @@ final class NodeSheetController
             'headerName' => $header->fileName($found),
             'flashed' => $found->kind->isBought() ? null : Flashed::now($loaded, $found, $this->knowledge),
             'changed' => Flashed::changed($loaded, $found, $this->knowledge),
+            'cautions' => Cautions::atBench(new Look($loaded, $this->knowledge), $found),
             'artefacts' => array_map(static fn (Artefact $one): array => [
                 'key' => $one->key, 'title' => $one->title, 'fileName' => $one->fileName, 'content' => $one->content,
             ], Artefacts::of($loaded, $found, $this->knowledge)),

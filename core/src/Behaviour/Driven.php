@@ -18,7 +18,7 @@ final readonly class Driven
      * @param  int  $far  which of them are other nodes' controls, a bit each
      * @param  int  $unheardMs  what it shows of another node is not known any more when nothing is heard of it for so long; 0 for never
      * @param  bool  $blinks  it blinks while that is not known
-     * @param  AtStart  $atStart  what it is put to before the first step
+     * @param  AtStart|null  $atStart  what it is put to before the first step, where that is not off: what a later build knows more of must not say otherwise of what was flashed before
      * @param  list<int>  $never  which of the node's outputs must be off while it is on
      */
     public function __construct(
@@ -33,7 +33,7 @@ final readonly class Driven
         public int $far,
         public int $unheardMs = 0,
         public bool $blinks = false,
-        public AtStart $atStart = AtStart::Off,
+        public ?AtStart $atStart = null,
         #[ListOf('int')] public array $never = [],
     ) {
     }

@@ -131,7 +131,7 @@ final class Machine
     private function first(int $index, Driven $output, array $kept, State $state): int
     {
         $first = match ($output->atStart) {
-            AtStart::Off => $output->off,
+            AtStart::Off, null => $output->off,
             AtStart::On => $output->on,
             AtStart::Last => max($output->lowest, min($output->highest, $kept[$index] ?? $output->off)),
         };

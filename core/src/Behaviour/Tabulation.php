@@ -432,7 +432,7 @@ final class Tabulation
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }
-            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown(), $output->kind->isWired() ? $output->atStart : AtStart::Off, $this->never($output));
+            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown(), $output->kind->isWired() && $output->atStart !== AtStart::Off ? $output->atStart : null, $this->never($output));
         }
 
         return $driven;

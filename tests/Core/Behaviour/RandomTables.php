@@ -78,7 +78,7 @@ final class RandomTables
         $outputs = $apart = [];
         foreach ($this->outputs as $index => $output) {
             $range = Range::over(new ValueSpan(...$output['span']));
-            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1, $this->one([AtStart::Off, AtStart::Off, AtStart::On]), isset($this->outputs[$index ^ 1]) && ($apart[intdiv($index, 2)] ??= $this->to(0, 2) === 0) ? [$index ^ 1] : []);
+            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1, $this->one([null, null, AtStart::On]), isset($this->outputs[$index ^ 1]) && ($apart[intdiv($index, 2)] ??= $this->to(0, 2) === 0) ? [$index ^ 1] : []);
         }
 
         return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, $reports, []);

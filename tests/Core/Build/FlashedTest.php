@@ -10,6 +10,7 @@ use Rundfunk\Build\Fingerprint;
 use Rundfunk\Build\Flashed;
 use Rundfunk\Check\Finding;
 use Rundfunk\Edit\Editor;
+use Rundfunk\Format\PlanReader;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
@@ -21,6 +22,21 @@ use Tests\Core\RandomEdits;
 /** What a node was flashed with, and who must be flashed again when something changes. */
 final class FlashedTest extends CoreTestCase
 {
+    /** As the build of commit 8d71dc7 said it: a later build knows more, and nobody has to flash anything again for that. */
+    public function test_an_upgrade_asks_nobody_to_flash_again(): void
+    {
+        $kept = json_decode((string) gzdecode((string) file_get_contents(dirname(__DIR__, 2).'/Golden/linden-hollow.json.gz')), true);
+        self::assertIsArray($kept);
+        self::assertIsString($kept['plan']);
+        $plan = (new PlanReader(self::knowledge()))->read($kept['plan']);
+        $before = ['Pocket A' => 'c9aa9241', 'Pocket B' => '964de7b0', 'Bench' => '862e5903', 'Shed' => 'dc65854e', 'Hen house' => '3a13a6d2', 'Greenhouse' => 'be5c5b48', 'Gate post' => '6904f047', 'Stick box' => '150a4f64'];
+        $now = [];
+        foreach ($plan->nodes() as $node) {
+            $now += isset($before[$node->name]) ? [$node->name => Fingerprint::ofNode($plan, $node, self::knowledge()->of($plan))] : [];
+        }
+        self::assertSame($before, $now);
+    }
+
     public function test_every_end_of_a_link_bears_the_same_fingerprint(): void
     {
         $plan = self::linden();

@@ -5,6 +5,7 @@
     import SelectField from '../../widgets/SelectField.svelte';
     import { push } from 'svelte-spa-router';
     import type { StepProps } from '../steps';
+    import Cautions from './safe/Cautions.svelte';
 
     let { data, index, catalogue, planId, item }: StepProps = $props();
     const node = $derived(index.node(item) ?? index.nodes[0]);
@@ -148,10 +149,6 @@
                 <pre class="mono max-h-[340px] overflow-auto p-3 leading-[1.45]" tabindex="0">{artefact.content}</pre>
             </section>
         {/each}
-        <p class="text-soft mt-3 max-w-[60em] text-[14px]">
-            Antenna before power. Take power off before you change a wire. Mains: isolate first, in an enclosure, with
-            earth and residual-current protection, and not alone; your local wiring code and a licensed electrician
-            decide.
-        </p>
+        <Cautions cautions={sheet.cautions} />
     {/if}
 {/if}
