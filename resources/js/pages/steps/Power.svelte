@@ -2,6 +2,7 @@
     import { push } from 'svelte-spa-router';
     import { view } from '../../lib/shown.svelte';
     import SelectField from '../../widgets/SelectField.svelte';
+    import TabLinks from '../../widgets/TabLinks.svelte';
     import type { StepProps } from '../steps';
     import CablesTab from './power/CablesTab.svelte';
     import LevelsTab from './power/LevelsTab.svelte';
@@ -49,17 +50,11 @@
             items={own.map((one) => ({ value: one.id, name: one.name }))}
             onsave={(id) => push(`/plans/${planId}/power/${id}${tab === 'power' ? '' : `.${tab}`}`)}
         />
-        <nav class="flex gap-1.5" aria-label="What of it">
-            {#each Object.entries(tabs) as [key, title] (key)}
-                <a
-                    href="#/plans/{planId}/power/{node.id}{key === 'power' ? '' : `.${key}`}"
-                    aria-current={key === tab ? 'page' : undefined}
-                    class="rounded-[4px] border px-3 py-1 {key === tab
-                        ? 'bg-tint border-accent font-medium'
-                        : 'border-rule bg-sheet'}">{title}</a
-                >
-            {/each}
-        </nav>
+        <TabLinks
+            {tabs}
+            current={tab}
+            href={(key) => `#/plans/${planId}/power/${node.id}${key === 'power' ? '' : `.${key}`}`}
+        />
     </div>
     <p class="text-soft mt-2 text-[14px]">{says[tab]}</p>
     {#key node.id}

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { view } from '../../lib/shown.svelte';
+    import TabLinks from '../../widgets/TabLinks.svelte';
     import type { StepProps } from '../steps';
     import CircuitsTab from './safe/CircuitsTab.svelte';
     import Cautions from './safe/Cautions.svelte';
@@ -32,17 +33,7 @@
 
 <div class="flex flex-wrap items-center gap-2">
     <h1 class="mr-1">Safe states</h1>
-    <nav class="flex gap-1.5" aria-label="What of it">
-        {#each Object.entries(tabs) as [key, title] (key)}
-            <a
-                href="#/plans/{planId}/safe{key === 'phases' ? '' : `/${key}`}"
-                aria-current={key === tab ? 'page' : undefined}
-                class="rounded-[4px] border px-3 py-1 {key === tab
-                    ? 'bg-tint border-accent font-medium'
-                    : 'border-rule bg-sheet'}">{title}</a
-            >
-        {/each}
-    </nav>
+    <TabLinks {tabs} current={tab} href={(key) => `#/plans/${planId}/safe${key === 'phases' ? '' : `/${key}`}`} />
 </div>
 <p class="text-soft mt-1.5 text-[14px]">{says[tab]}</p>
 {#if matrix.now}
