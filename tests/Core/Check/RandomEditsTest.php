@@ -19,7 +19,7 @@ use Tests\Core\RandomEdits;
 /** Whatever is done to a plan, what an edit is said to have changed is all that it has changed. */
 final class RandomEditsTest extends CoreTestCase
 {
-    private const EDITS = 24;
+    private const EDITS = 16;
 
     /** @return iterable<string, array{int, string, bool}> seed, plan, whether it stays tidy */
     public static function walks(): iterable
