@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\SafeState;
 
+use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Behaviour\Rule\Watched;
+use Rundfunk\Behaviour\Silence;
 use Rundfunk\Catalogue\InputKind;
 use Rundfunk\Catalogue\Level;
 use Rundfunk\Check\Look;
@@ -86,6 +88,14 @@ final readonly class Remedies
             $silenceMs = 0;
             foreach ($routes as $route) {
                 $control = $look->plan->control($route->controlId);
+                if (Silence::isFetched($look, $control, $holder)) {
+                    if (! Silence::canBeNoticed($look, $control, $holder)) {
+                        return null;
+                    }
+                    $operations[$control->id] = Operation::change(Control::kind(), $control->id, ['settings' => ['onFailure' => OnFailure::Off->value]]);
+
+                    continue;
+                }
                 if (! $route->holdsToControl()) {
                     $silenceMs = max($silenceMs, self::TOLD_ONCE_MS);
 
@@ -101,11 +111,19 @@ final readonly class Remedies
                 }
                 $silenceMs = max($silenceMs, min(3_600_000, 3 * $repeatMs + 50));
             }
-            $operations[$holder->id] = Operation::change(Output::kind(), $holder->id, ['settings' => ['silenceMs' => $silenceMs]]);
+            if ($silenceMs > 0) {
+                $operations[$holder->id] = Operation::change(Output::kind(), $holder->id, ['settings' => ['silenceMs' => $silenceMs]]);
+            }
             $longest = max($longest, $silenceMs);
         }
 
-        return $operations === [] ? null : new Remedy(RemedyKind::TimeOut, 'time-out '.($longest >= 60_000 ? intdiv($longest, 60_000).' min' : ($longest >= 10_000 ? intdiv($longest, 1_000).' s' : "{$longest} ms")).' to off', ['linkLoss' => LinkLoss::GoesOff], array_values($operations));
+        $time = match (true) {
+            $longest >= 60_000 => intdiv($longest, 60_000).' min',
+            $longest >= 10_000 => intdiv($longest, 1_000).' s',
+            default => "{$longest} ms",
+        };
+
+        return $operations === [] ? null : new Remedy(RemedyKind::TimeOut, $longest === 0 ? 'off when its reading fails' : "time-out {$time} to off", ['linkLoss' => LinkLoss::GoesOff], array_values($operations));
     }
 
     /** @return list<Remedy> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\SafeState;
 
+use Rundfunk\Arbitration\Range;
 use Rundfunk\Behaviour\Rule\Watched;
 use Rundfunk\Behaviour\Silence;
 use Rundfunk\Behaviour\Steps;
@@ -81,8 +82,9 @@ final readonly class Unheard
     {
         return match (true) {
             $route->action === Action::Off, $route->action === Action::Pulse => LinkLoss::GoesOff,
+            $route->action === Action::Set && $route->value !== null && $route->value === Range::of($output)->off => LinkLoss::GoesOff,
+            Silence::isFetched($this->look, $this->look->plan->control($route->controlId), $output) => Silence::isNoticed($this->look, $this->look->plan->control($route->controlId), $output) ? LinkLoss::GoesOff : LinkLoss::Held,
             Watched::canBe($output) && $output->setting('silenceMs') > 0 => LinkLoss::GoesOff,
-            Silence::isNoticed($this->look, $this->look->plan->control($route->controlId), $output) => LinkLoss::GoesOff,
             default => LinkLoss::Held,
         };
     }

@@ -52,7 +52,7 @@ final readonly class SafeStatesView implements View
     {
         $judgement = Judgement::of($look, $output);
         if ($judgement === null) {
-            return new SafeRow($output->id, $output->nodeId, Asked::of($look, $output), LeftToOwner::why($output), 0, []);
+            return new SafeRow($output->id, $output->nodeId, $output->kind->isWired() ? Asked::of($look, $output) : null, LeftToOwner::why($output), 0, []);
         }
         $cells = array_map(static fn (Phase $phase): SafeCell => new SafeCell($phase->value, $phase === Phase::Welded && ! $output->isDangerous() ? '' : $judgement->in($phase)->word, $judgement->isUnsafe($phase, $judgement->setup)), Phase::cases());
 

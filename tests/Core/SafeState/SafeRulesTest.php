@@ -12,6 +12,7 @@ use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\LoadKind;
@@ -38,11 +39,11 @@ final class SafeRulesTest extends CoreTestCase
     }
 
     /** @param  array<string, int>  $settings */
-    private static function told(Sketch $sketch, Action $action, array $settings = []): Sketch
+    private static function told(Sketch $sketch, Action $action, array $settings = [], ?int $value = null): Sketch
     {
         return $sketch->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)->module('keys', 'hand', 'button-pad-1', 'Keys')
             ->module('radio', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3)->link('air', 'Air', 'packet-radio', ['channel' => 76])->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'n', Role::Receives, 'radio')
-            ->control('key', 'hand', 'Key', settings: $settings)->route('key', $action, 'o', $action === Action::Pulse ? 500 : null);
+            ->control('key', 'hand', 'Key', settings: $settings)->route('key', $action, 'o', $action === Action::Pulse ? 500 : null, $value);
     }
 
     /** @return iterable<string, array{Closure(): Sketch, string, list<string>}> plan, phases that are not safe, the ways to make all safe */
@@ -67,6 +68,8 @@ final class SafeRulesTest extends CoreTestCase
         yield 'held from afar' => [static fn (): Sketch => self::told($watchdog(self::board('relay-bank-1-high')), Action::Momentary), 'link-lost', ['time-out 650 ms to off']];
         yield 'held and told again' => [static fn (): Sketch => self::told($watchdog(self::board('relay-bank-1-high', ['settings' => ['silenceMs' => 1_000]])), Action::Momentary, ['repeatMs' => 300]), '', []];
         yield 'a pulse from afar' => [static fn (): Sketch => self::told($watchdog(self::board('relay-bank-1-high')), Action::Pulse), '', []];
+        yield 'set to nothing from afar' => [static fn (): Sketch => self::told($watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)->part('m', 'GATE', PartKind::PullDown, ['ohms' => 10_000.0])), Action::Set, value: 0), '', []];
+        yield 'set to half from afar' => [static fn (): Sketch => self::told($watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)->part('m', 'GATE', PartKind::PullDown, ['ohms' => 10_000.0])), Action::Set, value: 50), 'link-lost', ['time-out 30 min to off']];
         yield 'off from afar' => [static fn (): Sketch => self::told($watchdog(self::board('relay-bank-1-high')), Action::Off), '', []];
         yield 'a group that is told from afar' => [
             static fn (): Sketch => $watchdog(self::board('relay-bank-1-high'))->output('all', 'n', 'All', OutputKind::Group)->step('all', 'each', 'Each')->route('each', Action::Follow, 'o')
@@ -105,6 +108,17 @@ final class SafeRulesTest extends CoreTestCase
         $safe = $editor->apply($said, array_merge(...array_map(static fn ($remedy): array => $remedy->operations, $way)))->plan;
         self::assertSame([], self::unsafe($safe));
         self::assertSame([], self::unsafe($editor->apply($plan, $unsaid->fix->operations ?? [])->plan), 'and so does the one that says and mends at once');
+    }
+
+    public function test_what_the_board_asks_for_itself_ends_with_its_reading_and_not_by_a_time_out(): void
+    {
+        $plan = self::linden();
+        $control = array_values(array_filter($plan->controls(), static fn (Control $one): bool => $one->name === 'Charge'))[0];
+        $editor = new Editor(self::knowledge());
+        $keeps = $editor->apply($plan, [Operation::change(Control::kind(), $control->id, ['settings' => ['onFailure' => 'keep']])])->plan;
+        $found = self::found($keeps, 'unsafe-when-unheard');
+        self::assertSame(['Off when its reading fails'], array_map(static fn (Finding $finding): ?string => $finding->fix?->label, $found));
+        self::assertSame([], self::unsafe($editor->apply($keeps, $found[0]->fix->operations ?? [])->plan));
     }
 
     /** @return list<string> */

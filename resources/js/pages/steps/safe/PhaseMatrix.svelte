@@ -19,7 +19,10 @@
     /** Those that somebody said something about, or should, come first; the rest when it is asked for. */
     const judged = $derived(
         matrix.rows
-            .filter((row) => row.asked !== null || index.output(row.outputId)?.safe !== null)
+            .filter((row) => {
+                const output = index.output(row.outputId);
+                return row.asked !== null || output?.safe !== null || output.hazards.length > 0;
+            })
             // What nothing is known of comes after what is.
             .sort((a, b) => Number(a.cells.length === 0) - Number(b.cells.length === 0)),
     );
@@ -75,7 +78,9 @@
                             <span class="text-soft">{index.node(row.nodeId)?.name}</span>
                         </td>
                         <td>
-                            {#if row.outputId === opened || (row.asked !== null && output.safe === null)}
+                            {#if row.asked === null && row.left !== null}
+                                <span class="text-soft pl-2">its owner says</span>
+                            {:else if row.outputId === opened || (row.asked !== null && output.safe === null)}
                                 <SelectField
                                     label="What {output.name} of {index.node(row.nodeId)?.name} must be"
                                     quiet
