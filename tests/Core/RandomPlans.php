@@ -116,11 +116,12 @@ final class RandomPlans
         if (! $this->luck(3)) {
             return;
         }
-        if ($this->circuits === [] || $this->luck(3)) {
-            $this->circuits[] = $circuit = 'c'.count($this->circuits);
-            $this->sketch->circuit($circuit, ucfirst($circuit), ['volts' => $this->one([12.0, 24.0, 230.0]), 'direct' => $this->luck(2), 'fuseA' => $this->one([null, 1.0, 6.0, 16.0]), 'mm2' => $this->one([null, 0.5, 1.5]), 'timeLag' => $this->luck(2), 'residual' => $this->luck(2), 'outdoors' => $this->luck(2)], $this->circuits === [$circuit] || $this->luck(2) ? null : $this->circuits[0]);
+        if ($this->circuits === [] || $this->luck(4)) {
+            $circuit = 'c'.count($this->circuits);
+            $this->sketch->circuit($circuit, ucfirst($circuit), ['volts' => $this->one([12.0, 24.0, 230.0]), 'direct' => $this->luck(2), 'fuseA' => $this->one([null, 1.0, 6.0, 16.0]), 'mm2' => $this->one([null, 0.5, 1.5]), 'timeLag' => $this->luck(2), 'residual' => $this->luck(2), 'outdoors' => $this->luck(2)], $this->circuits === [] || $this->luck(2) ? null : $this->circuits[0]);
+            $this->circuits[] = $circuit;
         }
-        $this->sketch->load("{$output}-load", "Load of {$output}", $output, $this->circuits === [] ? null : $this->one($this->circuits), $this->one(LoadKind::cases()), $this->one([null, 5.0, 60.0, 900.0]), ['fuseA' => $this->one([null, 1.0, 4.0]), 'fuseAt' => $this->one(['before', 'after']), 'leakageMa' => $this->one([0.0, 6.0]), 'outlet' => $this->one(['', '1', '2'])]);
+        $this->sketch->load("{$output}-load", "Load of {$output}", $output, $this->one($this->circuits), $this->one(LoadKind::cases()), $this->one([null, 5.0, 60.0, 900.0]), ['fuseA' => $this->one([null, 1.0, 4.0]), 'fuseAt' => $this->one(['before', 'after']), 'leakageMa' => $this->one([0.0, 6.0]), 'outlet' => $this->one(['', '1', '2'])]);
     }
 
     private function links(int $nodes): void
