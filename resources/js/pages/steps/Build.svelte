@@ -99,12 +99,14 @@
                                         >{row.module === sheet.wiring[at - 1]?.module ? '' : row.module}</td
                                     >
                                     <td class="mono">{row.terminal}</td>
-                                    <td class="mono whitespace-nowrap {row.pin === '?' ? 'text-fault' : ''}"
-                                        >{row.pin}</td
+                                    <td
+                                        class="mono {row.pin.length > 14
+                                            ? 'max-w-[120px]'
+                                            : 'whitespace-nowrap'} {row.pin === '?' ? 'text-fault' : ''}">{row.pin}</td
                                     >
                                     <td>{row.carries}</td>
                                     <td class="mono hidden whitespace-nowrap sm:table-cell">{row.level}</td>
-                                    <td class="text-soft hidden text-[14px] sm:table-cell">{row.note}</td>
+                                    <td class="text-soft hidden min-w-[210px] text-[14px] sm:table-cell">{row.note}</td>
                                 </tr>
                                 {#if row.level !== '' || row.note !== ''}
                                     <tr class="sm:hidden"
