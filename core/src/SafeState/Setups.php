@@ -63,7 +63,7 @@ final readonly class Setups
             fixedUpOhm: $wire->pin->pullUpOhm === null ? null : (float) $wire->pin->pullUpOhm,
             pullUpOhm: self::parallel($parts, PartKind::PullUp),
             pullDownOhm: self::parallel($parts, PartKind::PullDown),
-            logicOnly: $coil && $this->canBeAlone($this->feeder($node), $feeds),
+            logicOnly: $coil && $this->canBeAlone($this->tree->feeder($node), $feeds),
             coilsOnly: $coil && $this->canBeDeadBeside($node, $feeds),
             signalDiesWithBoard: ! $this->canBeDeadBeside($node, $signal),
             ledDropV: $class->levels->ledBareV ?? 1.2,
@@ -138,11 +138,6 @@ final readonly class Setups
         return $loads === [] ? [null] : array_map(fn (Load $load): ?Supply => $load->supplyId === null ? null : $this->look->plan->supply($load->supplyId), $loads);
     }
 
-    private function feeder(Node $node): ?Supply
-    {
-        return $this->tree->feeder($node);
-    }
-
     /** @return array<string, true> all that a supply hangs on, itself too, but for pins of boards: those are wires */
     private function chain(?Supply $supply): array
     {
@@ -184,7 +179,7 @@ final readonly class Setups
                 return true;
             }
             $hangsOnBoard = array_filter([$feed, ...$this->tree->above($feed)], fn (Supply $one): bool => $this->tree->classOf($one)->isBoardPin() && $one->nodeId === $node->id) !== [];
-            if (! $hangsOnBoard && array_diff_key($this->chain($this->feeder($node)), $this->chain($feed)) !== []) {
+            if (! $hangsOnBoard && array_diff_key($this->chain($this->tree->feeder($node)), $this->chain($feed)) !== []) {
                 return true;
             }
         }

@@ -11,7 +11,7 @@ namespace Rundfunk\Power\Circuits;
 final class Balance
 {
     /** Bins that are looked at, all in all. */
-    private const MOST_LOOKS = 60_000;
+    public const MOST_LOOKS = 60_000;
 
     private float $best = INF;
 
@@ -32,7 +32,7 @@ final class Balance
      * @param  array<int, int>  $rooms  how many more each takes
      * @param  list<int>  $before  the bin that each is in now, which wins where it is as good; −1 for none
      */
-    private function __construct(private readonly array $weights, private readonly array $sizes, private array $has, private array $rooms, private readonly array $before)
+    private function __construct(private readonly array $weights, private readonly array $sizes, private array $has, private array $rooms, private readonly array $before, private readonly int $mostLooks)
     {
     }
 
@@ -42,9 +42,10 @@ final class Balance
      * @param  list<float>|null  $has
      * @param  list<int>|null  $rooms
      * @param  list<int>|null  $before
+     * @param  int  $mostLooks  after which the best so far will do
      * @return array{bins: list<int>, share: float, proven: bool}|null the bin of each weight; null where they do not all find room
      */
-    public static function of(array $weights, array $sizes, ?array $has = null, ?array $rooms = null, ?array $before = null): ?array
+    public static function of(array $weights, array $sizes, ?array $has = null, ?array $rooms = null, ?array $before = null, int $mostLooks = self::MOST_LOOKS): ?array
     {
         $order = array_keys($weights);
         usort($order, static fn (int $a, int $b): int => [$weights[$b], $a] <=> [$weights[$a], $b]);
@@ -55,6 +56,7 @@ final class Balance
             $has ?? array_fill(0, count($sizes), 0.0),
             $rooms ?? array_fill(0, count($sizes), count($weights)),
             array_map(static fn (int $index): int => $before[$index], $order),
+            $mostLooks,
         );
         $search->begin();
         if ($search->found === []) {
@@ -65,7 +67,7 @@ final class Balance
             $bins[$index] = $search->found[$place];
         }
 
-        return ['bins' => array_values($bins), 'share' => $search->best, 'proven' => $search->looks < self::MOST_LOOKS];
+        return ['bins' => array_values($bins), 'share' => $search->best, 'proven' => $search->looks < $mostLooks];
     }
 
     private function begin(): void
@@ -115,7 +117,7 @@ final class Balance
     {
         $this->looks += count($this->sizes);
         // The first way there is is always gone to its end: it is a good one.
-        if ($fullest >= $this->best - 1e-9 || ($this->found !== [] && $this->looks > self::MOST_LOOKS)) {
+        if ($fullest >= $this->best - 1e-9 || ($this->found !== [] && $this->looks > $this->mostLooks)) {
             return;
         }
         if ($at === count($this->weights)) {
@@ -137,7 +139,7 @@ final class Balance
             $this->place($at + 1, max($fullest, $this->has[$bin] / $this->sizes[$bin]));
             $this->has[$bin] -= $this->weights[$at];
             $this->rooms[$bin]++;
-            if ($this->best <= $this->least + 1e-9 || ($this->found !== [] && $this->looks > self::MOST_LOOKS)) {
+            if ($this->best <= $this->least + 1e-9 || ($this->found !== [] && $this->looks > $this->mostLooks)) {
                 return;
             }
         }

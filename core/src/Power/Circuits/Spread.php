@@ -37,9 +37,12 @@ final readonly class Spread
                 $groups["{$circuit->volts} ".($circuit->direct ? 'dc' : 'ac')." {$circuit->placeId} {$circuit->parentId} ".($circuit->outdoors ? 'out' : 'in')][] = $circuit;
             }
         }
+        $groups = array_filter($groups, static fn (array $circuits): bool => count($circuits) > 1);
+        // All groups together look no longer than one may: the rule is asked after every edit.
+        $mostLooks = intdiv(Balance::MOST_LOOKS, max(1, count($groups)));
         $spreads = [];
         foreach ($groups as $circuits) {
-            $spread = count($circuits) > 1 ? self::over($look, $circuits) : null;
+            $spread = self::over($look, $circuits, $mostLooks);
             if ($spread !== null) {
                 $spreads[] = $spread;
             }
@@ -49,7 +52,7 @@ final readonly class Spread
     }
 
     /** @param  list<Circuit>  $circuits */
-    private static function over(Look $look, array $circuits): ?self
+    private static function over(Look $look, array $circuits, int $mostLooks): ?self
     {
         $all = AllLoads::in($look);
         /** @var array<string, list<Load>> $together by output */
@@ -72,7 +75,7 @@ final readonly class Spread
         }
         $sizes = array_map(static fn (Circuit $circuit): int => max(1, (int) round(1_000 * (float) $circuit->fuseA)), $circuits);
         $now = max([0.0, ...array_map(static fn (Circuit $circuit): float => $all->amperes($circuit) / (float) $circuit->fuseA, $circuits)]);
-        $balance = Balance::of(array_values(array_map(static fn (float $one): int => (int) ceil($one), $milliamperes)), $sizes, array_values($fixed), null, array_values($before));
+        $balance = Balance::of(array_values(array_map(static fn (float $one): int => (int) ceil($one), $milliamperes)), $sizes, array_values($fixed), null, array_values($before), $mostLooks);
         if ($balance === null || $balance['share'] >= $now - 1e-3) {
             return null;
         }

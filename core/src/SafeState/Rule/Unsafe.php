@@ -54,7 +54,7 @@ final readonly class Unsafe
         return new Fix(ucfirst(implode(' + ', array_map(static fn (Remedy $remedy): string => $remedy->label, $way))), ...$operations);
     }
 
-    public static function severity(Output $output): Severity
+    private static function severity(Output $output): Severity
     {
         return match (true) {
             $output->isDangerous() => Severity::Danger,
