@@ -110,6 +110,15 @@ final class SafeRulesTest extends CoreTestCase
         self::assertSame([], self::unsafe($editor->apply($plan, $unsaid->fix->operations ?? [])->plan), 'and so does the one that says and mends at once');
     }
 
+    /** A time-out that was meant for a held key would end what another key puts on: said, for it counts for both. */
+    public function test_what_is_told_once_does_not_end_at_once_unsaid(): void
+    {
+        $with = static fn (int $silenceMs, Action $action): array => array_map(static fn (Finding $finding): string => $finding->title, self::found(self::told(self::board('relay-bank-1-high', ['settings' => ['silenceMs' => $silenceMs]]), $action)->plan(), 'told-once-ends'));
+        self::assertSame(['Out goes off 650 ms after Key has put it on'], $with(650, Action::On));
+        self::assertSame(['Out goes off 650 ms after Key has put it on'], $with(650, Action::Toggle));
+        self::assertSame([[], [], [], []], [$with(0, Action::On), $with(1_800_000, Action::On), $with(650, Action::Momentary), $with(650, Action::Off)]);
+    }
+
     public function test_what_the_board_asks_for_itself_ends_with_its_reading_and_not_by_a_time_out(): void
     {
         $plan = self::linden();

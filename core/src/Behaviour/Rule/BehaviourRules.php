@@ -33,6 +33,7 @@ final readonly class BehaviourRules
             new StepsOverlap,
             new SilenceTooShort,
             new SilenceUnfed,
+            new ToldOnceEnds,
             new FailureKeepsOn,
             new KeptOnBeyond,
             new ThresholdsCross,

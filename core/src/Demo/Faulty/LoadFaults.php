@@ -81,9 +81,12 @@ final readonly class LoadFaults
             ->link('works-air', 'Workshop air', 'packet-radio', ['channel' => 76])
             ->join('works-air', 'works-key', Role::Sends, 'works-key-radio')
             ->join('works-air', 'wk-oven', Role::Receives, 'wk-oven-radio')
+            // told-once-ends
+            ->change(ThingKind::Output, 'wk-oven-lamp', ['settings' => ['silenceMs' => 650]])
             ->control('works-on', 'works-key', 'Oven on')
             ->control('works-off', 'works-key', 'Oven off')
             ->route('works-on', Action::On, 'wk-oven-heat')->hop('works-on wk-oven-heat on', 'works-air', 'works-key', 'wk-oven', 1)
+            ->route('works-on', Action::On, 'wk-oven-lamp')->hop('works-on wk-oven-lamp on', 'works-air', 'works-key', 'wk-oven', 3)
             ->route('works-off', Action::Off, 'wk-oven-heat')->hop('works-off wk-oven-heat off', 'works-air', 'works-key', 'wk-oven', 2);
     }
 
