@@ -72,7 +72,12 @@ final readonly class HeaderStart
                     continue;
                 }
                 $levels = $this->pins->switches["{$module->id} {$terminal->name}"] ?? ['on' => '1', 'off' => OnLevel::switchesLow($this->plan, $module, $class, $terminal->name) ? '1' : '0'];
-                $level = $output->atStart === AtStart::On && $terminal->with === null ? $levels['on'] : ($terminal->with === null ? $levels['off'] : '0');
+                $level = match (true) {
+                    // A high moves a latching relay, and it has two coils: neither has current at first.
+                    $terminal->with !== null, $class->keepsState => '0',
+                    $output->atStart === AtStart::On => $levels['on'],
+                    default => $levels['off'],
+                };
                 $steps[] = $output->levelFirst ? "write({$pin}, {$level}); make_output({$pin});" : "make_output({$pin}); write({$pin}, {$level});";
             }
         }

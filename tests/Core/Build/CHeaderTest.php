@@ -35,6 +35,15 @@ final class CHeaderTest extends CoreTestCase
         rmdir($this->folder);
     }
 
+    public function test_neither_coil_of_a_latching_relay_has_current_at_first_whatever_it_is_put_to(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'relay-latching-1', 'Relay', FedFrom::Own)
+            ->output('o', 'n', 'Out', channel: 'SET', module: 'm', more: ['atStart' => 'on'])->wire('m', 'SET', 'D4')->wire('m', 'RESET', 'D5');
+        $header = (new CHeader(self::knowledge()))->write($sketch->plan(), $sketch->plan()->nodes()[0]);
+        self::assertStringContainsString('write(PIN_RELAY_SET, 0); make_output(PIN_RELAY_SET);', $header);
+        self::assertStringContainsString('write(PIN_RELAY_RESET, 0); make_output(PIN_RELAY_RESET);', $header);
+    }
+
     public function test_every_header_of_both_demos_compiles_without_a_warning(): void
     {
         $sources = [];
