@@ -16,11 +16,9 @@ final readonly class Holder
     /** @param  string  $field  of the output: "stepIds", "stateIds" */
     public static function of(Plan $plan, Control $control, string $field): ?Output
     {
-        foreach (Ties::to(ThingKind::Control) as $tie) {
-            foreach ($tie->from === ThingKind::Output && $tie->field === $field ? $plan->referring($tie, $control->id) : [] as $output) {
-                if ($output instanceof Output) {
-                    return $output;
-                }
+        foreach (Ties::naming($plan, ThingKind::Output, $field, $control->id) as $output) {
+            if ($output instanceof Output) {
+                return $output;
             }
         }
 

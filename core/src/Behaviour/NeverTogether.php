@@ -20,10 +20,8 @@ final readonly class NeverTogether
         foreach ($output->neverWithIds as $id) {
             $others[$id] = true;
         }
-        foreach (Ties::to(ThingKind::Output) as $tie) {
-            foreach ($tie->from === ThingKind::Output && $tie->field === 'neverWithIds' ? $plan->referring($tie, $output->id) : [] as $other) {
-                $others[$other->id()] = true;
-            }
+        foreach (Ties::naming($plan, ThingKind::Output, 'neverWithIds', $output->id) as $other) {
+            $others[$other->id()] = true;
         }
         unset($others[$output->id]);
 

@@ -33,6 +33,18 @@ final class Ties
         ));
     }
 
+    /** @return list<Thing> those of a kind whose field names a thing of that id, in the order of the plan */
+    public static function naming(Plan $plan, ThingKind $from, string $field, string $id): array
+    {
+        foreach (self::of($from) as $tie) {
+            if ($tie->field === $field && $tie->inRecord === null) {
+                return $plan->referring($tie, $id);
+            }
+        }
+
+        return [];
+    }
+
     /** The field by which a thing of a kind says whose part it is; null for what is part of nothing. */
     public static function home(ThingKind $kind): ?Tie
     {
