@@ -200,7 +200,7 @@ final class Components
     /** @return array<string, mixed> all that a plan holds: a kind's fields, and a row of their values for each thing */
     private static function tables(): array
     {
-        $table = Schema::object(['fields' => Schema::listOf(Schema::text()), 'rows' => Schema::listOf(['type' => 'array', 'items' => new stdClass])]);
+        $table = Schema::object(['fields' => Schema::listOf(Schema::text()), 'rows' => Schema::listOf(['type' => 'array', 'items' => new stdClass]), 'same' => ['type' => 'object', 'additionalProperties' => new stdClass]]);
 
         return Schema::object(array_fill_keys(array_map(static fn (ThingKind $kind): string => $kind->plural(), ThingKind::cases()), $table));
     }

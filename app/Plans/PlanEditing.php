@@ -166,7 +166,7 @@ final readonly class PlanEditing
     {
         $before = $loaded->findings();
         $findings = $this->checker->recheck($edited, $before);
-        $this->store->save($record, $edited, $findings);
+        $this->store->save($record, $edited, $before, $findings);
 
         return new KeptEdit($record->version, new LoadedPlan($record, $edited->plan, $record->version, static fn (): Findings => $findings), $findings->since($before), $edited);
     }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Database\UniqueConstraintViolationException;
 use LogicException;
 use Rundfunk\Check\Checker;
+use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Format\SettingShapes;
@@ -154,7 +155,7 @@ final readonly class PlanStore
     }
 
     /** Within the caller's transaction: writes what an edit touched, the new version and its findings. */
-    public function save(PlanRecord $record, Edited $edited, Findings $findings): void
+    public function save(PlanRecord $record, Edited $edited, Findings $before, Findings $findings): void
     {
         $properties = $edited->plan->properties;
         $old = $record->stamps ?? [];
@@ -181,7 +182,7 @@ final readonly class PlanStore
         }
         foreach ($fresh as $what => $stamp) {
             if ($what === self::FINDINGS) {
-                $this->kept->keep($record->id, $what, $stamp, $findings);
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $findings->bySubject, $findings->rulesOtherThan($before));
             } else {
                 $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $edited->plan->all(ThingKind::from($what)), $edited->touched[$what] ?? []);
             }
@@ -246,12 +247,13 @@ final readonly class PlanStore
     {
         $stamp = $record->stamps[self::FINDINGS] ?? null;
         $kept = $this->kept->take($record->id, self::FINDINGS, $stamp);
-        if ($kept instanceof Findings) {
-            return $kept;
+        if (is_array($kept)) {
+            /** @var array<string, array<string, list<Finding>>> $kept */
+            return new Findings($kept);
         }
         $findings = $this->checker->check($plan);
         if ($stamp !== null) {
-            $this->kept->keep($record->id, self::FINDINGS, $stamp, $findings);
+            $this->kept->keep($record->id, self::FINDINGS, $stamp, $findings->bySubject);
         }
 
         return $findings;

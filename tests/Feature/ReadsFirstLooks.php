@@ -18,8 +18,8 @@ trait ReadsFirstLooks
     protected static function document(TestResponse $response): array
     {
         $document = ['format' => Plan::FORMAT, 'plan' => $response->json('plan')];
-        foreach ($response->json('things') as $list => ['fields' => $fields, 'rows' => $rows]) {
-            $document[$list] = array_map(static fn (array $row): array => array_combine($fields, $row), $rows);
+        foreach ($response->json('things') as $list => ['fields' => $fields, 'rows' => $rows, 'same' => $same]) {
+            $document[$list] = array_map(static fn (array $row): array => [...$same, ...array_combine($fields, $row)], $rows);
         }
 
         return $document;

@@ -6,7 +6,6 @@ namespace Rundfunk\Behaviour;
 
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Ties;
 
@@ -25,6 +24,6 @@ final readonly class NeverTogether
         }
         unset($others[$output->id]);
 
-        return array_values(array_filter($plan->pick(Output::class, array_keys($others)), static fn (Thing $one): bool => $one instanceof Output));
+        return $plan->pick(Output::class, array_keys($others));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Check;
 
 use JsonSerializable;
+use LogicException;
 use Rundfunk\Plan\Spot;
 use stdClass;
 
@@ -19,6 +20,7 @@ final readonly class Finding implements JsonSerializable
      * @param  list<string>  $about  ids of everything it is about; with the rule they make its own id
      * @param  Finds|null  $finds  said by the checker, which knows whose finding it is
      * @param  list<Fix>  $otherFixes  where there are several ways to put it right
+     * @param  string|null  $id  worked out once: lists of findings are compared and sorted by it
      */
     private function __construct(
         public Severity $severity,
@@ -31,6 +33,7 @@ final readonly class Finding implements JsonSerializable
         public array $about,
         public ?Finds $finds = null,
         public array $otherFixes = [],
+        private ?string $id = null,
     ) {
     }
 
@@ -90,13 +93,17 @@ final readonly class Finding implements JsonSerializable
     /** The same, of the rule that finds such. */
     public function foundBy(Finds $finds): self
     {
-        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $finds, $this->otherFixes);
+        $about = $this->about === [] ? [$this->at->id, (string) $this->at->field] : $this->about;
+        sort($about, SORT_STRING);
+        $id = $finds->key.'-'.substr(hash('sha256', implode(' ', $about)), 0, 12);
+
+        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $finds, $this->otherFixes, $id);
     }
 
     /** The same, with other ways to put it right. */
     public function orElse(?Fix ...$fixes): self
     {
-        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $this->finds, array_values(array_filter($fixes)));
+        return new self($this->severity, $this->title, $this->at, $this->detail, $this->remedy, $this->fix, $this->numbers, $this->about, $this->finds, array_values(array_filter($fixes)), $this->id);
     }
 
     /** @return list<Fix> every way there is, the best first */
@@ -114,10 +121,7 @@ final readonly class Finding implements JsonSerializable
     /** The same fault of the same things has the same id in every version of a plan. */
     public function id(): string
     {
-        $about = $this->about === [] ? [$this->at->id, (string) $this->at->field] : $this->about;
-        sort($about, SORT_STRING);
-
-        return $this->rule().'-'.substr(hash('sha256', implode(' ', $about)), 0, 12);
+        return $this->id ?? throw new LogicException('A finding has an id once its rule is known.');
     }
 
     /** @return array<string, mixed> */

@@ -17,10 +17,15 @@ final readonly class Findings
     /** @return list<Finding> gravest first, then in the order of the rules */
     public function all(): array
     {
-        $all = array_merge(...array_values($this->byRule()));
-        usort($all, static fn (Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
+        $byRank = [];
+        foreach ($this->byRule() as $findings) {
+            foreach ($findings as $finding) {
+                $byRank[$finding->severity->rank()][] = $finding;
+            }
+        }
+        krsort($byRank);
 
-        return $all;
+        return array_merge(...$byRank);
     }
 
     /**
@@ -32,16 +37,22 @@ final readonly class Findings
     public function byRule(): array
     {
         return array_map(static function (array $bySubject): array {
+            if ($bySubject === []) {
+                return [];
+            }
             $byId = [];
             foreach (self::inOrder(array_merge(...array_values($bySubject))) as $finding) {
-                $held = $byId[$finding->id()] ?? null;
-                if ($held === null || $finding->severity->rank() > $held->severity->rank()) {
-                    $byId[$finding->id()] = $finding;
-                }
+                $byId[$finding->id()] = self::graver($byId[$finding->id()] ?? null, $finding);
             }
 
             return array_values($byId);
         }, $this->bySubject);
+    }
+
+    /** @return list<string> keys of the rules that were asked and said something else, or the same anew */
+    public function rulesOtherThan(self $before): array
+    {
+        return array_values(array_filter(array_keys($this->bySubject), fn (string $key): bool => $this->bySubject[$key] !== ($before->bySubject[$key] ?? null)));
     }
 
     /**
@@ -51,10 +62,7 @@ final readonly class Findings
      */
     public function since(self $before): array
     {
-        $had = [];
-        foreach ($before->all() as $finding) {
-            $had[$finding->id()] = $finding;
-        }
+        $had = $before->byId();
         $put = [];
         $order = [];
         foreach ($this->all() as $finding) {
@@ -70,6 +78,22 @@ final readonly class Findings
         return ['put' => $put, 'gone' => array_map(strval(...), array_keys(array_diff_key($had, array_flip($order)))), 'order' => $order];
     }
 
+    /** @return array<string, Finding> in no order */
+    private function byId(): array
+    {
+        $byId = [];
+        foreach ($this->bySubject as $bySubject) {
+            foreach ($bySubject as $findings) {
+                foreach ($findings as $finding) {
+                    $id = $finding->id();
+                    $byId[$id] = isset($byId[$id]) ? self::inOrderGravest($byId[$id], $finding) : $finding;
+                }
+            }
+        }
+
+        return $byId;
+    }
+
     /** @return list<Finding> those not accepted by the user */
     public function open(Plan $plan): array
     {
@@ -81,6 +105,19 @@ final readonly class Findings
         return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
     }
 
+    /** Which of two of one id is listed. */
+    private static function inOrderGravest(Finding $one, Finding $other): Finding
+    {
+        [$first, $second] = self::inOrder([$one, $other]);
+
+        return self::graver($first, $second);
+    }
+
+    private static function graver(?Finding $held, Finding $finding): Finding
+    {
+        return $held === null || $finding->severity->rank() > $held->severity->rank() ? $finding : $held;
+    }
+
     /**
      * By the names that users gave, so that no list depends on the order in which rules go through a plan.
      *
@@ -89,11 +126,13 @@ final readonly class Findings
      */
     private static function inOrder(array $findings): array
     {
-        usort($findings, static function (Finding $one, Finding $other): int {
-            $byName = strnatcasecmp($one->at->where, $other->at->where);
-
-            return $byName !== 0 ? $byName : [$one->title, $one->id()] <=> [$other->title, $other->id()];
-        });
+        if (count($findings) > 1) {
+            $where = array_map(static fn (Finding $finding): string => $finding->at->where, $findings);
+            $titles = array_column($findings, 'title');
+            $ids = array_map(static fn (Finding $finding): string => $finding->id(), $findings);
+            $places = array_keys($findings);
+            array_multisort($where, SORT_ASC, SORT_NATURAL | SORT_FLAG_CASE, $titles, SORT_ASC, SORT_STRING, $ids, SORT_ASC, SORT_STRING, $places, SORT_ASC, SORT_NUMERIC, $findings);
+        }
 
         return $findings;
     }

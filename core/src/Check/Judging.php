@@ -29,58 +29,75 @@ final class Judging
 
     public function of(Subjects $subjects, Findings $before): Findings
     {
+        // What is felt is asked about anew, whatever it was before: it may be no subject any more.
+        $anew = $subjects->gone + $subjects->ids();
         foreach ($this->rules->keys() as $key) {
-            $this->found[$key] = $before->bySubject[$key] ?? [];
-            if ($subjects->gone !== []) {
-                $this->found[$key] = array_diff_key($this->found[$key], $subjects->gone);
-            }
+            $had = $before->bySubject[$key] ?? [];
+            $this->found[$key] = $had === [] ? [] : array_diff_key($had, $anew);
         }
         $look = $this->look;
-        $this->ask(NodeRule::class, Node::class, $subjects->of(Node::class), static fn (NodeRule $rule, Node $node): iterable => $rule->check($node, $look));
-        $this->ask(SupplyRule::class, Supply::class, $subjects->of(Supply::class), static fn (SupplyRule $rule, Supply $supply): iterable => $rule->check($supply, $look));
-        $this->ask(ModuleRule::class, Module::class, $subjects->of(Module::class), static fn (ModuleRule $rule, Module $module): iterable => $rule->check($module, $look));
-        $this->ask(ControlRule::class, Control::class, $subjects->of(Control::class), static fn (ControlRule $rule, Control $control): iterable => $rule->check($control, $look));
-        $this->ask(OutputRule::class, Output::class, $subjects->of(Output::class), static fn (OutputRule $rule, Output $output): iterable => $rule->check($output, $look));
-        $this->ask(RouteRule::class, Route::class, $subjects->of(Route::class), static fn (RouteRule $rule, Route $route): iterable => $rule->check($route, $look));
-        $this->ask(WireRule::class, PinUse::class, $subjects->of(PinUse::class), static fn (WireRule $rule, PinUse $use): iterable => ($wire = $look->wire($use)) === null ? [] : $rule->check($wire, $look));
-        foreach ($this->byMedium($subjects->of(Link::class), static fn (Link $link): string => $link->medium) as $medium => $links) {
-            $this->ask(LinkRule::class, Link::class, $links, static fn (LinkRule $rule, Link $link): iterable => $rule->check($link, $look), $medium);
+        $this->ask(NodeRule::class, $this->things($subjects, Node::class), static fn (NodeRule $rule): Closure => $rule->check(...));
+        $this->ask(SupplyRule::class, $this->things($subjects, Supply::class), static fn (SupplyRule $rule): Closure => $rule->check(...));
+        $this->ask(ModuleRule::class, $this->things($subjects, Module::class), static fn (ModuleRule $rule): Closure => $rule->check(...));
+        $this->ask(ControlRule::class, $this->things($subjects, Control::class), static fn (ControlRule $rule): Closure => $rule->check(...));
+        $this->ask(OutputRule::class, $this->things($subjects, Output::class), static fn (OutputRule $rule): Closure => $rule->check(...));
+        $this->ask(RouteRule::class, $this->things($subjects, Route::class), static fn (RouteRule $rule): Closure => $rule->check(...), found: static fn (string $id): ?Route => $look->plan->pick(Route::class, [$id])[0] ?? null);
+        $wires = array_filter(array_map($look->wire(...), $this->things($subjects, PinUse::class)));
+        $this->ask(WireRule::class, $wires, static fn (WireRule $rule): Closure => $rule->check(...));
+        foreach ($this->byMedium($this->things($subjects, Link::class), static fn (Link $link): string => $link->medium) as $medium => $links) {
+            $this->ask(LinkRule::class, $links, static fn (LinkRule $rule): Closure => $rule->check(...), $medium);
         }
-        $ends = $this->byMedium($subjects->of(Endpoint::class), static fn (Endpoint $end): string => $look->plan->link($end->linkId)->medium);
-        foreach ($ends as $medium => $endpoints) {
-            $this->ask(EndRule::class, Endpoint::class, $endpoints, static fn (EndRule $rule, Endpoint $endpoint): iterable => $rule->check($look->end($endpoint), $look), $medium);
+        $ends = array_map($look->end(...), $this->things($subjects, Endpoint::class));
+        foreach ($this->byMedium($ends, static fn (End $end): string => $end->link->medium) as $medium => $those) {
+            $this->ask(EndRule::class, $those, static fn (EndRule $rule): Closure => $rule->check(...), $medium);
         }
-        $hops = $this->byMedium($subjects->of(Hop::class), static fn (Hop $hop): string => $look->plan->link($hop->linkId)->medium);
-        foreach ($hops as $medium => $those) {
-            $this->ask(HopRule::class, Hop::class, $those, static fn (HopRule $rule, Hop $hop): iterable => ($leg = $look->leg($hop)) === null ? [] : $rule->check($leg, $look), $medium);
+        $legs = array_filter(array_map($look->leg(...), $this->things($subjects, Hop::class)));
+        foreach ($this->byMedium($legs, static fn (Leg $leg): string => $leg->link->medium) as $medium => $those) {
+            $this->ask(HopRule::class, $those, static fn (HopRule $rule): Closure => $rule->check(...), $medium);
         }
-        foreach ($this->rules->judging(PlanRule::class) as [$rule]) {
-            $this->keep($this->rules->finds($rule), $look->plan->properties->id, $rule->check($look));
-        }
+        $this->ask(PlanRule::class, [$look->plan->properties->id => $look], static fn (PlanRule $rule): Closure => $rule->check(...));
 
         return new Findings($this->found);
     }
 
     /**
      * @template R of Rule
-     * @template T of Thing
+     * @template T of object
      *
      * @param  class-string<R>  $kind
-     * @param  class-string<T>  $class
-     * @param  list<T>  $subjects
-     * @param  Closure(R, T): iterable<Finding>  $judge
+     * @param  array<string, T>  $subjects  by id
+     * @param  Closure(R): (Closure(T, Look): iterable<Finding>)  $judging
      * @param  string|null  $medium  of the subjects, where they have one
+     * @param  (Closure(string): (T|null))|null  $found  one that is not among the subjects, by id: such rules may be {@see Lasting}
      */
-    private function ask(string $kind, string $class, array $subjects, Closure $judge, ?string $medium = null): void
+    private function ask(string $kind, array $subjects, Closure $judging, ?string $medium = null, ?Closure $found = null): void
     {
         foreach ($this->rules->judging($kind) as [$rule, $only]) {
             if ($medium !== null && $only !== null && $only !== $medium) {
                 continue;
             }
             $finds = $this->rules->finds($rule);
-            foreach ($rule instanceof Lasting ? $this->andThoseFound($finds, $class, $subjects) : $subjects as $subject) {
-                $this->keep($finds, $subject->id(), $judge($rule, $subject));
+            $asked = $subjects;
+            // Asked of all it found, wherever that is.
+            if ($found !== null && $rule instanceof Lasting) {
+                foreach (array_keys(array_diff_key($this->found[$finds->key], $asked)) as $id) {
+                    $asked += array_filter([$id => $found($id)]);
+                }
             }
+            $judge = $judging($rule);
+            $held = $this->found[$finds->key];
+            // Hundreds of thousands of times in a large plan, and nearly always there is nothing.
+            foreach ($asked as $id => $subject) {
+                $findings = $judge($subject, $this->look);
+                if ($findings === [] && ! isset($held[$id])) {
+                    continue;
+                }
+                unset($held[$id]);
+                foreach ($findings as $finding) {
+                    $held[$id][] = $finding->foundBy($finds);
+                }
+            }
+            $this->found[$finds->key] = $held;
         }
     }
 
@@ -88,51 +105,30 @@ final class Judging
      * @template T of Thing
      *
      * @param  class-string<T>  $class
-     * @param  list<T>  $subjects
-     * @return array<string, T>
+     * @return array<string, T> by id
      */
-    private function andThoseFound(Finds $finds, string $class, array $subjects): array
+    private function things(Subjects $subjects, string $class): array
     {
-        $all = [];
-        foreach ($subjects as $subject) {
-            $all[$subject->id()] = $subject;
-        }
-        foreach (array_keys($this->found[$finds->key]) as $id) {
-            $thing = $this->look->plan->find($class::kind(), $id);
-            if ($thing instanceof $class) {
-                $all[$thing->id()] = $thing;
-            }
+        $things = [];
+        foreach ($subjects->of($class) as $thing) {
+            $things[$thing->id()] = $thing;
         }
 
-        return $all;
-    }
-
-    /** @param  iterable<Finding>  $findings */
-    private function keep(Finds $finds, string $subject, iterable $findings): void
-    {
-        if (isset($this->found[$finds->key][$subject])) {
-            unset($this->found[$finds->key][$subject]);
-        }
-        if ($findings === []) {
-            return;
-        }
-        foreach ($findings as $finding) {
-            $this->found[$finds->key][$subject][] = $finding->foundBy($finds);
-        }
+        return $things;
     }
 
     /**
-     * @template T of Thing
+     * @template T of object
      *
-     * @param  list<T>  $things
+     * @param  array<string, T>  $subjects
      * @param  Closure(T): string  $of
-     * @return array<string, list<T>>
+     * @return array<string, array<string, T>>
      */
-    private function byMedium(array $things, Closure $of): array
+    private function byMedium(array $subjects, Closure $of): array
     {
         $byMedium = [];
-        foreach ($things as $thing) {
-            $byMedium[$of($thing)][] = $thing;
+        foreach ($subjects as $id => $subject) {
+            $byMedium[$of($subject)][$id] = $subject;
         }
 
         return $byMedium;

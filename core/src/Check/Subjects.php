@@ -57,6 +57,19 @@ final readonly class Subjects
         return new self($things, $gone);
     }
 
+    /** @return array<string, true> of all of them */
+    public function ids(): array
+    {
+        $ids = [];
+        foreach ($this->things as $things) {
+            foreach ($things as $thing) {
+                $ids[$thing->id()] = true;
+            }
+        }
+
+        return $ids;
+    }
+
     /**
      * @template T of Thing
      *

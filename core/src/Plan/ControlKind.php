@@ -122,6 +122,14 @@ enum ControlKind: string
     /** What such a control has besides a name. */
     public function settings(): Shape
     {
+        /** @var array<string, Shape> $made rules ask for them by the ten thousand */
+        static $made = [];
+
+        return $made[$this->value] ??= $this->madeSettings();
+    }
+
+    private function madeSettings(): Shape
+    {
         return match ($this) {
             self::Button, self::Switch => Shape::of(self::toldAgain()),
             self::Axis => Shape::of(

@@ -93,6 +93,14 @@ enum OutputKind: string
     /** What such an output has besides a name. */
     public function settings(): Shape
     {
+        /** @var array<string, Shape> $made rules ask for them by the ten thousand */
+        static $made = [];
+
+        return $made[$this->value] ??= $this->madeSettings();
+    }
+
+    private function madeSettings(): Shape
+    {
         return match ($this) {
             self::Message => Shape::of(Field::longText('words', 480, 'What the text says; {value} stands for the reading.')->titled('Says')),
             self::Function => Shape::of(

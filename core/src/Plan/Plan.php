@@ -24,6 +24,9 @@ final class Plan
     /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds: those that were asked for */
     private array $groups = [];
 
+    /** @var array<string, list<Hop>> sound hops by id of the link */
+    private array $over = [];
+
     /** @var array<string, array<string, string|null>> what the field of each thing holds, by "class field" */
     private array $columns = [];
 
@@ -137,12 +140,15 @@ final class Plan
     }
 
     /**
-     * @param  class-string<Thing>  $class
-     * @param  list<string>  $ids
-     * @return list<Thing> in order
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @param  list<string>  $ids  those that there are no more are left out
+     * @return list<T> in order
      */
     public function pick(string $class, array $ids): array
     {
+        /** @var array<string, T> $things */
         $things = $this->things[$class::kind()->value] ?? [];
         $picked = [];
         foreach ($ids as $id) {
@@ -163,7 +169,9 @@ final class Plan
         $key = "{$tie->from->value} {$tie->field} {$tie->inRecord}";
         if (! isset($this->groups[$key])) {
             $this->groups[$key] = [];
-            foreach ($this->of($tie->from->thing()) as $thing) {
+            // Few things name others in lists, and the engine finds those few soonest.
+            $naming = array_filter(array_column($this->things[$tie->from->value] ?? [], $tie->field, 'id'), static fn (mixed $held): bool => $held !== null && $held !== []);
+            foreach ($this->pick($tie->from->thing(), array_keys($naming)) as $thing) {
                 foreach ($tie->ids($thing) as $other) {
                     $this->groups[$key][$other][] = $thing;
                 }
@@ -462,7 +470,7 @@ final class Plan
     /** @return list<Hop> both of whose ends are on the link */
     public function hopsOver(Link $link): array
     {
-        return $this->sound($this->having(Hop::class, 'linkId', $link->id));
+        return $this->over[$link->id] ??= $this->sound($this->having(Hop::class, 'linkId', $link->id));
     }
 
     /** @return list<Hop> over the link that the end is on */
@@ -486,7 +494,16 @@ final class Plan
      */
     private function sound(array $hops): array
     {
-        return array_values(array_filter($hops, fn (Hop $hop): bool => $this->endpoint($hop->fromId)->linkId === $hop->linkId && $this->endpoint($hop->toId)->linkId === $hop->linkId));
+        // Asked of every hop of a plan several times: the engine's own list of a field answers soonest.
+        $links = $this->columns[Endpoint::class.' linkId'] ??= $this->column(Endpoint::class, 'linkId');
+        $sound = [];
+        foreach ($hops as $hop) {
+            if (($links[$hop->fromId] ?? null) === $hop->linkId && ($links[$hop->toId] ?? null) === $hop->linkId) {
+                $sound[] = $hop;
+            }
+        }
+
+        return $sound;
     }
 
     /**
@@ -505,9 +522,11 @@ final class Plan
     /**
      * By their own order, then by id, so that no list depends on how it was stored.
      *
-     * @param  class-string<Thing>  $class
-     * @param  list<Thing>  $things
-     * @return list<Thing>
+     * @template T of Thing
+     *
+     * @param  class-string<T>  $class
+     * @param  list<T>  $things
+     * @return list<T>
      */
     private static function inOrder(string $class, array $things): array
     {

@@ -15,8 +15,9 @@ test('a table gives the list that it was made of', () => {
                     ['a', 'One', null],
                     ['b', 'Two', 'wifi'],
                 ],
+                same: { kind: 'controller', note: null },
             },
-            routes: { fields: ['id'], rows: [] },
+            routes: { fields: ['id'], rows: [], same: {} },
         },
         findings: [],
         history: { undo: null, redo: 'Rename' },
@@ -25,8 +26,8 @@ test('a table gives the list that it was made of', () => {
     const held = untabled(answer);
 
     expect(held.document.nodes).toEqual([
-        { id: 'a', name: 'One', board: null },
-        { id: 'b', name: 'Two', board: 'wifi' },
+        { id: 'a', name: 'One', board: null, kind: 'controller', note: null },
+        { id: 'b', name: 'Two', board: 'wifi', kind: 'controller', note: null },
     ]);
     expect(held.document.routes).toEqual([]);
     expect(held.document.plan.name).toBe('House');

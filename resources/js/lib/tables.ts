@@ -10,11 +10,14 @@ export interface Workspace {
     history: Schemas['Workspace']['history'];
 }
 
-/** A plan comes as tables, in which the name of a field stands once. */
+/** A plan comes as tables, in which the name of a field stands once, and so does what is the same for all of a kind. */
 export function untabled({ version, access, plan, things, findings, history }: Schemas['Workspace']): Workspace {
     const lists: Record<string, unknown[]> = {};
-    for (const [list, { fields, rows }] of Object.entries(things)) {
-        lists[list] = rows.map((row) => Object.fromEntries(fields.map((field, at) => [field, row[at]])));
+    for (const [list, { fields, rows, same }] of Object.entries(things)) {
+        lists[list] = rows.map((row) => ({
+            ...same,
+            ...Object.fromEntries(fields.map((field, at) => [field, row[at]])),
+        }));
     }
     return { version, access, document: { format: 2, plan, ...lists } as Schemas['PlanDocument'], findings, history };
 }

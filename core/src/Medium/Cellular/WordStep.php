@@ -8,7 +8,6 @@ use Rundfunk\Assign\Proposal;
 use Rundfunk\Assign\Stage;
 use Rundfunk\Assign\Step;
 use Rundfunk\Knowledge;
-use Rundfunk\Medium\Cellular\Rule\WordsClash;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
@@ -32,21 +31,21 @@ final readonly class WordStep implements Step
                     $commands[$command['control']->id] ??= $command;
                 }
             }
-            $taken = [];
+            $taken = new TakenWords;
             $wordless = [];
             // What the user fixed comes first; of two others that clash the first keeps its word.
             usort($commands, static fn (array $a, array $b): int => $b['control']->pinned <=> $a['control']->pinned);
             foreach ($commands as $command) {
                 $word = Commands::word($command['control']);
-                if ($word !== null && ($command['control']->pinned || ! WordsClash::clashesAny($word, $taken))) {
-                    $taken[] = $word;
+                if ($word !== null && ($command['control']->pinned || ! $taken->clashWith($word))) {
+                    $taken->take($word);
                 } elseif ($command['control']->kind === ControlKind::Text) {
                     $wordless[] = $command;
                 }
             }
             foreach ($wordless as ['control' => $control, 'route' => $route, 'output' => $output]) {
                 $word = CommandWords::free($output, $route, $taken);
-                $taken[] = $word;
+                $taken->take($word);
                 $node = $plan->node($control->nodeId);
                 yield new Proposal(
                     $this->stage(),

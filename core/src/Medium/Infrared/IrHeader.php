@@ -77,7 +77,7 @@ final readonly class IrHeader
                 continue;
             }
             $name = $names->name(strtolower($prefix).'_send_'.CNames::lower("{$plan->node($code->nodeId)->name} {$code->name}"));
-            $arrays[$code->id] = ['name' => $name, 'count' => count($signal->lengthsNs)];
+            $arrays[$code->id] = ['name' => $name, 'count' => count($signal->lengthsNs), 'output' => $code->outputId ?? ''];
             $lines[] = '/* '.CNames::comment(self::words($plan, $code, $protocols)).'. Marks and spaces in microseconds, mark first. */';
             $lines[] = '#define '.strtoupper($name).'_HZ '.IrCodes::carrierHz($code, $protocols).'UL';
             $lines[] = '#define '.strtoupper($name).'_SENDS '.IrCodes::leastSends($code, $protocols);
@@ -95,15 +95,20 @@ final readonly class IrHeader
     /**
      * Which array says which value, for functions that are set to values.
      *
-     * @param  array<string, array{name: string, count: int}>  $arrays  by code
+     * @param  array<string, array{name: string, count: int, output: string}>  $arrays  by code
      * @return list<string>
      */
     private static function byValue(Plan $plan, array $arrays, string $prefix): array
     {
         $lines = [];
         $names = new UniqueNames;
+        // Those that one of the codes says something of, in the order of the plan.
+        $told = array_column($arrays, 'output', 'output');
         foreach ($plan->outputs() as $output) {
             $rows = [];
+            if (! isset($told[$output->id])) {
+                continue;
+            }
             foreach ($plan->keyCodesTo($output) as $code) {
                 if (isset($arrays[$code->id]) && $code->action === Action::Set && $code->value !== null) {
                     $rows[$code->value] = "    { {$code->value}, {$arrays[$code->id]['name']}, {$arrays[$code->id]['count']} },";

@@ -13,6 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Medium\Cellular\CommandWords;
+use Rundfunk\Medium\Cellular\TakenWords;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
@@ -48,7 +49,7 @@ final readonly class CallOpens implements HopRule
         if (count($look->plan->routesFrom($leg->control)) > 1) {
             return null;
         }
-        $word = CommandWords::free($leg->output, $leg->route, CommandWords::taken($look->plan, null));
+        $word = CommandWords::free($leg->output, $leg->route, TakenWords::in($look));
 
         return Fix::change("Make it the text {$word} with a secret", $leg->control, ['kind' => ControlKind::Text->value, 'settings' => ['word' => $word, 'secret' => true, 'reply' => true]]);
     }

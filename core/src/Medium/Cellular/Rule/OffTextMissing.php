@@ -54,7 +54,7 @@ final readonly class OffTextMissing implements HopRule
         $plan = $look->plan;
         $id = $plan->newId('control', $leg->control->id, 'off');
         $route = new Route($plan->newId('route', $id), $id, $leg->output->id, Action::Off);
-        $word = CommandWords::free($leg->output, $route, TakenWords::in($look)->words);
+        $word = CommandWords::free($leg->output, $route, TakenWords::in($look));
         $control = new Control($id, $leg->control->nodeId, "{$leg->output->name} off", ControlKind::Text, order: $leg->control->order + 1, settings: [...$leg->control->settings, 'word' => $word]);
         $hops = array_map(
             static fn (Hop $hop): Operation => Operation::add(new Hop($plan->newId('hop', $route->id, $hop->id), $route->id, $hop->linkId, $hop->fromId, $hop->toId, order: $hop->order)),

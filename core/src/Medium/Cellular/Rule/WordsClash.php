@@ -21,18 +21,6 @@ use Rundfunk\Plan\Spot;
 #[Finds('cell-words-clash', WorkStep::Routes)]
 final readonly class WordsClash implements EndRule
 {
-    /** @param  list<string>  $taken */
-    public static function clashesAny(string $word, array $taken): bool
-    {
-        foreach ($taken as $other) {
-            if (str_contains($word, $other) || str_contains($other, $word)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     public function check(End $end, Look $look): iterable
     {
         $words = [];
@@ -45,7 +33,7 @@ final readonly class WordsClash implements EndRule
         $words = array_values($words);
         foreach ($words as $index => $one) {
             foreach (array_slice($words, $index + 1) as $other) {
-                if (self::clashesAny($one['word'], [$other['word']])) {
+                if (str_contains($one['word'], $other['word']) || str_contains($other['word'], $one['word'])) {
                     yield self::finding($look->plan, $end->node, $one['control'], $one['word'], $other['control'], $other['word']);
                 }
             }

@@ -9,6 +9,7 @@ use Rundfunk\Check\Finds;
 use Rundfunk\Check\LinkRule;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Medium\Ip\SharedNames;
 use Rundfunk\Medium\Ip\Topics;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Link;
@@ -23,7 +24,7 @@ final readonly class TopicShared implements LinkRule
 {
     public function check(Link $link, Look $look): iterable
     {
-        if (! self::mayClash($look->plan, $link)) {
+        if (! SharedNames::in($look)->any || ! self::mayClash($look->plan, $link)) {
             return;
         }
         $first = [];

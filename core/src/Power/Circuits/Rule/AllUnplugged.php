@@ -21,8 +21,8 @@ final readonly class AllUnplugged implements OutputRule
     {
         $loads = $look->plan->loadsOn($output);
         $used = array_filter($loads, static fn (Load $load): bool => $load->use->draws());
-        $routes = $look->plan->routesTo($output);
-        if ($loads === [] || $used !== [] || $routes === []) {
+        $routes = $loads === [] || $used !== [] ? [] : $look->plan->routesTo($output);
+        if ($routes === []) {
             return [];
         }
 
