@@ -11,8 +11,9 @@ namespace Rundfunk\Medium\Can;
 final readonly class Filters
 {
     /** How many filters each mask has. */
-    private const BANKS = [2, 4];
+    public const BANKS = [2, 4];
 
+    /** Of so many wanted identifiers every way is looked at. */
     private const TRIED_ALL = 8;
 
     /**
@@ -24,7 +25,8 @@ final readonly class Filters
     }
 
     /**
-     * Few strangers: of up to eight wanted every parting onto the two banks is tried, and under a mask those bits go whose loss lets the fewest in.
+     * With the fewest strangers there can be, for up to eight wanted identifiers ({@see FewestStrangers}); of more, some
+     * partings onto the two masks are tried, and under a mask those bits go whose loss lets the fewest in.
      *
      * @param  list<int>  $wanted  with {@see Recording::EXTENDED} where of 29 bits
      * @param  list<int>  $known  all that is known to be on the bus
@@ -32,13 +34,12 @@ final readonly class Filters
     public static function for(array $wanted, array $known): self
     {
         $others = array_values(array_diff($known, $wanted));
+        if ($wanted !== [] && count($wanted) <= self::TRIED_ALL) {
+            return self::of((new FewestStrangers($wanted, $others))->banks(), $others);
+        }
         $best = null;
         foreach (self::partings($wanted) as $parting) {
-            $banks = [];
-            foreach ($parting as $bank => $ids) {
-                $banks[] = self::bank($ids, self::BANKS[$bank], $others);
-            }
-            $made = new self($banks, array_values(array_filter($others, static fn (int $id): bool => self::passes($id, $banks))));
+            $made = self::of([self::bank($parting[0], self::BANKS[0], $others), self::bank($parting[1], self::BANKS[1], $others)], $others);
             if ($best === null || count($made->strangers) < count($best->strangers)) {
                 $best = $made;
             }
@@ -48,6 +49,15 @@ final readonly class Filters
         }
 
         return $best ?? new self([], []);
+    }
+
+    /**
+     * @param  list<array{mask: int, extended: bool, filters: list<int>}>  $banks
+     * @param  list<int>  $others
+     */
+    private static function of(array $banks, array $others): self
+    {
+        return new self($banks, array_values(array_filter($others, static fn (int $id): bool => self::passes($id, $banks))));
     }
 
     /**
@@ -67,14 +77,6 @@ final readonly class Filters
         }
         $all = [...$short, ...$long];
         $count = count($all);
-        if ($count <= self::TRIED_ALL) {
-            for ($choice = 0; $choice < 1 << $count; $choice++) {
-                $first = array_values(array_filter($all, static fn (int $id, int $at): bool => (($choice >> $at) & 1) === 1, ARRAY_FILTER_USE_BOTH));
-                yield [$first, array_values(array_diff($all, $first))];
-            }
-
-            return;
-        }
         for ($at = 0; $at <= $count; $at++) {
             yield [array_slice($all, 0, $at), array_slice($all, $at)];
             yield [array_slice($all, $at), array_slice($all, 0, $at)];
