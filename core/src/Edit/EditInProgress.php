@@ -108,12 +108,9 @@ final class EditInProgress
 
     public function done(): Edited
     {
-        return new Edited(
-            $this->before,
-            $this->draft->plan(),
-            array_reverse($this->inverse),
-            array_map(static fn (array $ids): array => array_map(strval(...), array_keys($ids)), $this->touched),
-        );
+        $touched = array_map(static fn (array $ids): array => array_map(strval(...), array_keys($ids)), $this->touched);
+
+        return new Edited($this->before, $this->draft->after($this->before, $touched), array_reverse($this->inverse), $touched);
     }
 
     /** @return iterable<Thing> what refers to it now: of what did before, and of what this edit touched */

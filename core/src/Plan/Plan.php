@@ -18,11 +18,14 @@ final class Plan
     /** So many groups are picked out one by one before an index of all is made. */
     private const PICKED_OUT = 100;
 
-    /** @var array<string, list<Thing>> things by class, in order */
+    /** @var array<class-string<Thing>, list<Thing>> things by class, in order */
     private array $sorted = [];
 
     /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds: those that were asked for */
     private array $groups = [];
+
+    /** @var array<string, array<string, list<Thing>>> things by "kind field" of lists of ids, then by what is in the list */
+    private array $lists = [];
 
     /** @var array<string, list<Hop>> sound hops by id of the link */
     private array $over = [];
@@ -38,6 +41,43 @@ final class Plan
      */
     public function __construct(public readonly PlanProperties $properties, private readonly array $things)
     {
+    }
+
+    /**
+     * What an edit makes of the plan. What was listed of it already is not listed again where it is still so.
+     *
+     * @param  array<string, array<string, Thing>>  $things  all that there is now
+     * @param  array<string, list<string>>  $touched  ids by kind: whatever came, changed or went
+     */
+    public function edited(PlanProperties $properties, array $things, array $touched): self
+    {
+        $plan = new self($properties, $things);
+        foreach ($this->columns as $key => $column) {
+            [$class, $field] = explode(' ', $key);
+            /** @var class-string<Thing> $class */
+            $kind = $class::kind()->value;
+            foreach ($touched[$kind] ?? [] as $id) {
+                unset($column[$id]);
+                $column += self::columnOf(array_filter([$things[$kind][$id] ?? null]), $field);
+            }
+            $plan->columns[$key] = $column;
+            if (! isset($touched[$kind])) {
+                $plan->groups[$key] = $this->groups[$key] ?? [];
+                $plan->ids = [...$plan->ids, ...array_intersect_key($this->ids, [$key => true])];
+            }
+        }
+        foreach ($this->sorted as $class => $sorted) {
+            if (! isset($touched[$class::kind()->value])) {
+                $plan->sorted[$class] = $sorted;
+            }
+        }
+        foreach ($this->lists as $key => $lists) {
+            if (! isset($touched[strstr($key, ' ', true)])) {
+                $plan->lists[$key] = $lists;
+            }
+        }
+
+        return $plan;
     }
 
     public static function empty(PlanProperties $properties): self
@@ -133,8 +173,17 @@ final class Plan
      */
     private function column(string $class, string $field): array
     {
+        return self::columnOf($this->things[$class::kind()->value] ?? [], $field);
+    }
+
+    /**
+     * @param  array<Thing>  $things
+     * @return array<string, string|null> by id
+     */
+    private static function columnOf(array $things, string $field): array
+    {
         /** @var array<string, string|null> $column */
-        $column = array_column($this->things[$class::kind()->value] ?? [], $field, 'id');
+        $column = array_column($things, $field, 'id');
 
         return $column;
     }
@@ -167,18 +216,18 @@ final class Plan
             return $this->having($tie->from->thing(), $tie->field, $tie->held($id));
         }
         $key = "{$tie->from->value} {$tie->field} {$tie->inRecord}";
-        if (! isset($this->groups[$key])) {
-            $this->groups[$key] = [];
+        if (! isset($this->lists[$key])) {
+            $this->lists[$key] = [];
             // Few things name others in lists, and the engine finds those few soonest.
             $naming = array_filter(array_column($this->things[$tie->from->value] ?? [], $tie->field, 'id'), static fn (mixed $held): bool => $held !== null && $held !== []);
             foreach ($this->pick($tie->from->thing(), array_keys($naming)) as $thing) {
                 foreach ($tie->ids($thing) as $other) {
-                    $this->groups[$key][$other][] = $thing;
+                    $this->lists[$key][$other][] = $thing;
                 }
             }
         }
 
-        return $this->groups[$key][$id] ?? [];
+        return $this->lists[$key][$id] ?? [];
     }
 
     public function count(): int

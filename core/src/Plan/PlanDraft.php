@@ -61,4 +61,14 @@ final class PlanDraft
     {
         return new Plan($this->properties, $this->things);
     }
+
+    /**
+     * The plan as it is now, where it is that one with few things otherwise.
+     *
+     * @param  array<string, list<string>>  $touched  ids by kind
+     */
+    public function after(Plan $before, array $touched): Plan
+    {
+        return $before->edited($this->properties, $this->things, $touched);
+    }
 }

@@ -53,7 +53,7 @@ final class FindingsTest extends CoreTestCase
     public function test_an_id_does_not_depend_on_the_order_of_what_it_is_about(): void
     {
         $node = self::linden()->nodes()[0];
-        $finding = static fn (string ...$about): Finding => Finding::advice('T', Spot::of($node, 'N'), 'D', 'R', about: array_values($about));
+        $finding = static fn (string ...$about): Finding => Finding::advice('T', Spot::of($node, 'N'), 'D', 'R', about: array_values($about))->foundBy(new Finds('thing', WorkStep::Nodes));
         self::assertSame($finding('a', 'b')->id(), $finding('b', 'a')->id());
         self::assertNotSame($finding('a', 'b')->id(), $finding('a', 'c')->id());
     }

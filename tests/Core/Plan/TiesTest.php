@@ -15,6 +15,7 @@ use Rundfunk\Shape\Problem;
 use Rundfunk\Shape\Problems;
 use Rundfunk\Shape\TextType;
 use Tests\Core\CoreTestCase;
+use Tests\Core\RandomEdits;
 
 /** Who refers to whom is read off the shapes, and nothing is left out of that: a new kind that nobody wired in fails here. */
 final class TiesTest extends CoreTestCase
@@ -133,5 +134,34 @@ final class TiesTest extends CoreTestCase
     private static function tour(): array
     {
         return Ties::read(Tour::kind(), Tour::shape()->fields);
+    }
+
+    /** A plan takes over what was listed of the one before the edit: it must be what a plan put together anew lists. */
+    public function test_who_refers_to_what_is_the_same_after_an_edit_as_in_a_plan_put_together_anew(): void
+    {
+        $plan = self::linden();
+        $edits = new RandomEdits(3, self::knowledge());
+        $referring = static function (Plan $plan, Plan $of): array {
+            $all = [];
+            foreach (ThingKind::cases() as $kind) {
+                foreach (Ties::to($kind) as $tie) {
+                    foreach (array_keys($of->all($kind)) as $id) {
+                        $all["{$tie->from->value} {$tie->field} {$id}"] = array_map(static fn (Thing $thing): array => $thing->values(), $plan->referring($tie, $id));
+                    }
+                }
+                $all[$kind->value] = array_map(static fn (Thing $thing): string => $thing->id(), $plan->of($kind->thing()));
+            }
+
+            return $all;
+        };
+        $referring($plan, $plan);
+        for ($done = 0; $done < 60;) {
+            $edited = $edits->next($plan);
+            if ($edited !== null) {
+                $done++;
+                $plan = $edited->plan;
+                self::assertSame($referring($plan->draft()->plan(), $edited->before), $referring($plan, $edited->before), json_encode($edited->touched, JSON_THROW_ON_ERROR));
+            }
+        }
     }
 }

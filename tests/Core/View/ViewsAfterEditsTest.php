@@ -109,7 +109,7 @@ final class ViewsAfterEditsTest extends CoreTestCase
     private function same(Plan $plan, array $before, Operation $operation): void
     {
         $edited = (new Editor(self::knowledge()))->apply($plan, [$operation]);
-        $whole = self::allShown($edited->plan);
+        $whole = self::allShown($edited->plan->draft()->plan());
         foreach ($whole as &$parts) {
             ksort($parts);
         }
