@@ -33,10 +33,59 @@ final readonly class Kept
      */
     public function take(string $planId, string $what, ?string $stamp): mixed
     {
-        $entry = $stamp === null ? null : $this->entry($planId, $what, $stamp);
-        $value = $entry === null ? false : igbinary_unserialize($entry['value']);
-        foreach ($entry['changes'] ?? [] as $packed) {
-            $change = igbinary_unserialize($packed);
+        $list = $stamp === null ? null : $this->entry(self::list($planId, $what));
+        if ($list === null || ! is_string($list['value'] ?? null)) {
+            return null;
+        }
+        if ($list['stamp'] === $stamp) {
+            return self::unpacked($list['value']);
+        }
+        $since = $this->entry(self::changes($planId, $what));
+        if ($since === null || $since['stamp'] !== $stamp || ($since['of'] ?? null) !== $list['stamp']) {
+            return null;
+        }
+
+        return self::changed(self::unpacked($list['value']), self::packedChanges($since));
+    }
+
+    public function keep(string $planId, string $what, string $stamp, mixed $value): void
+    {
+        $this->put(self::list($planId, $what), ['stamp' => $stamp, 'value' => self::packed($value)]);
+        // Those were changes of the list that was there before.
+        $this->unlessItFails(fn (): bool => $this->cache->forget(self::changes($planId, $what)));
+    }
+
+    /**
+     * What a list came to be by a change of few of its things. Those are put down beside what is kept of it already: packing
+     * and writing thousands of things for one that changed takes longer than the change. Whether that list is there still,
+     * whoever takes it will see.
+     *
+     * @param  string|null  $before  the stamp that the list had
+     * @param  array<string, mixed>  $list  by id, as it is now
+     * @param  list<string>  $changed  ids of what came, changed or went, which is put down as null
+     */
+    public function keepChange(string $planId, string $what, ?string $before, string $stamp, array $list, array $changed): void
+    {
+        $since = $this->entry(self::changes($planId, $what));
+        $changes = $since !== null && $since['stamp'] === $before ? self::packedChanges($since) : [];
+        $of = $changes === [] ? $before : $since['of'] ?? null;
+        if ($of === null || count($changes) >= self::CHANGES || count($changed) * 4 > count($list)) {
+            $this->keep($planId, $what, $stamp, $list);
+
+            return;
+        }
+        $change = array_map(static fn (string $id): mixed => $list[$id] ?? null, array_combine($changed, $changed));
+        $this->put(self::changes($planId, $what), ['stamp' => $stamp, 'of' => $of, 'changes' => [...$changes, self::packed($change)]]);
+    }
+
+    /**
+     * @param  list<string>  $changes  packed, the oldest first
+     * @return mixed null where one of them cannot be read
+     */
+    private static function changed(mixed $value, array $changes): mixed
+    {
+        foreach ($changes as $packed) {
+            $change = self::unpacked($packed);
             if (! is_array($value) || ! is_array($change)) {
                 return null;
             }
@@ -49,51 +98,33 @@ final readonly class Kept
             }
         }
 
-        return $value === false ? null : $value;
+        return $value;
     }
 
-    public function keep(string $planId, string $what, string $stamp, mixed $value): void
+    /** @return array{stamp: string, ...}|null null where there is none of this edition */
+    private function entry(string $key): ?array
     {
-        $this->put($planId, $what, $stamp, ['value' => self::packed($value), 'changes' => []]);
+        $entry = $this->unlessItFails(fn (): mixed => $this->cache->get($key));
+
+        return is_array($entry) && ($entry['edition'] ?? null) === $this->edition->name && is_string($entry['stamp'] ?? null) ? $entry : null;
     }
 
     /**
-     * What a list came to be by a change of few of its things. Those are put down beside what is kept of it already: packing
-     * thousands of things for one that changed takes longer than the change.
-     *
-     * @param  string|null  $before  the stamp that the list had
-     * @param  array<string, mixed>  $list  by id, as it is now
-     * @param  list<string>  $changed  ids of what came, changed or went, which is put down as null
+     * @param  array<mixed>  $since
+     * @return list<string>
      */
-    public function keepChange(string $planId, string $what, ?string $before, string $stamp, array $list, array $changed): void
+    private static function packedChanges(array $since): array
     {
-        $entry = $before === null ? null : $this->entry($planId, $what, $before);
-        if ($entry === null || count($entry['changes']) >= self::CHANGES || count($changed) * 4 > count($list)) {
-            $this->keep($planId, $what, $stamp, $list);
-
-            return;
-        }
-        $change = array_map(static fn (string $id): mixed => $list[$id] ?? null, array_combine($changed, $changed));
-        $this->put($planId, $what, $stamp, ['value' => $entry['value'], 'changes' => [...$entry['changes'], self::packed($change)]]);
-    }
-
-    /** @return array{value: string, changes: list<string>}|null packed; null where there is none of this stamp and edition */
-    private function entry(string $planId, string $what, string $stamp): ?array
-    {
-        $entry = $this->unlessItFails(fn (): mixed => $this->cache->get(self::key($planId, $what)));
-        if (! is_array($entry) || ($entry['stamp'] ?? null) !== $stamp || ($entry['edition'] ?? null) !== $this->edition->name || ! is_string($entry['value'] ?? null)) {
-            return null;
-        }
         /** @var list<string> $changes */
-        $changes = is_array($entry['changes'] ?? null) ? $entry['changes'] : [];
+        $changes = is_array($since['changes'] ?? null) ? $since['changes'] : [];
 
-        return ['value' => $entry['value'], 'changes' => $changes];
+        return $changes;
     }
 
-    /** @param  array{value: string, changes: list<string>}  $packed */
-    private function put(string $planId, string $what, string $stamp, array $packed): void
+    /** @param  array{stamp: string, ...}  $entry */
+    private function put(string $key, array $entry): void
     {
-        $this->unlessItFails(fn (): bool => $this->cache->put(self::key($planId, $what), ['stamp' => $stamp, 'edition' => $this->edition->name, ...$packed], self::SECONDS));
+        $this->unlessItFails(fn (): bool => $this->cache->put($key, ['edition' => $this->edition->name, ...$entry], self::SECONDS));
     }
 
     /**
@@ -117,8 +148,20 @@ final readonly class Kept
         return igbinary_serialize($value) ?? throw new LogicException('What is kept can be packed.');
     }
 
-    private static function key(string $planId, string $what): string
+    private static function unpacked(string $packed): mixed
+    {
+        $value = igbinary_unserialize($packed);
+
+        return $value === false ? null : $value;
+    }
+
+    private static function list(string $planId, string $what): string
     {
         return "plan.{$planId}.{$what}";
+    }
+
+    private static function changes(string $planId, string $what): string
+    {
+        return "plan.{$planId}.{$what}.changes";
     }
 }

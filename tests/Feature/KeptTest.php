@@ -100,8 +100,10 @@ final class KeptTest extends FeatureTestCase
                 $store->save($record, $edited, $before, app(Checker::class)->recheck($edited, $before));
                 $fresh = $bare->load(PlanRecord::query()->findOrFail($plan->id));
                 self::assertSame((new PlanWriter)->write($fresh->plan), self::read($plan), "after edit {$done}");
-                $kept = $store->load(PlanRecord::query()->findOrFail($plan->id));
-                self::assertSame(json_encode($fresh->findings()->all()), json_encode($kept->findings()->all()), "found after edit {$done}");
+                if ($done % 10 === 0) {
+                    $kept = $store->load(PlanRecord::query()->findOrFail($plan->id));
+                    self::assertSame(json_encode($fresh->findings()->all()), json_encode($kept->findings()->all()), "found after edit {$done}");
+                }
             }
         }
     }
@@ -128,6 +130,22 @@ final class KeptTest extends FeatureTestCase
         Cache::forget("plan.{$plan->id}.node");
         self::assertSame(['nodes'], self::tablesRead($plan));
         self::assertSame([], self::tablesRead($plan));
+    }
+
+    public function test_a_kind_that_was_lost_is_kept_through_the_edits_after(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $this->touch($plan);
+        $this->touch($plan, 'Second');
+        Cache::forget("plan.{$plan->id}.node");
+        self::assertSame(['nodes'], self::tablesRead($plan));
+        $this->touch($plan, 'Third');
+        self::assertSame([], self::tablesRead($plan), 'what changed before it was lost is no part of it');
+        self::assertStringContainsString('Third', self::read($plan));
+        Cache::forget("plan.{$plan->id}.node.changes");
+        self::assertStringContainsString('Third', self::read($plan), 'without its changes a list is not believed');
     }
 
     /** @return iterable<string, array{mixed}> */

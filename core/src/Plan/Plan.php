@@ -18,6 +18,9 @@ final class Plan
     /** So many groups are picked out one by one before an index of all is made. */
     private const PICKED_OUT = 100;
 
+    /** @var array<class-string<Thing>, array<string, Thing>> things by class, then by id: those classes of which one was asked for */
+    private array $byClass = [];
+
     /** @var array<class-string<Thing>, list<Thing>> things by class, in order */
     private array $sorted = [];
 
@@ -563,7 +566,7 @@ final class Plan
      */
     private function get(string $class, string $id): Thing
     {
-        $thing = $this->things[$class::kind()->value][$id] ?? null;
+        $thing = ($this->byClass[$class] ??= $this->things[$class::kind()->value] ?? [])[$id] ?? null;
 
         return $thing instanceof $class ? $thing : throw NotInPlan::thing($class::kind(), $id);
     }
