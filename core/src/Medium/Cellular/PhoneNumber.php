@@ -15,8 +15,22 @@ final readonly class PhoneNumber
     {
     }
 
+    /** Of more numbers than this nobody asks again and again. */
+    private const REMEMBERED = 1_000;
+
     /** @param  string|null  $country  two letters, for numbers written without their country */
     public static function parse(string $number, ?string $country): self
+    {
+        /** @var array<string, self> $parsed a look at a plan asks of each of its few numbers time and again */
+        static $parsed = [];
+        if (count($parsed) > self::REMEMBERED) {
+            $parsed = [];
+        }
+
+        return $parsed["{$country} {$number}"] ??= self::parsed($number, $country);
+    }
+
+    private static function parsed(string $number, ?string $country): self
     {
         try {
             $util = PhoneNumberUtil::getInstance();

@@ -12,15 +12,30 @@ use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Power\SupplyTree;
+use WeakMap;
 
 /** What is at the ends of a plan's wires, and what stands between. */
 final readonly class Wiring
 {
+    /** @var WeakMap<Wire, array{WireLevels|null}> worked out once: four rules ask of every wire */
+    private WeakMap $levels;
+
     public function __construct(private Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
     {
+        $this->levels = new WeakMap;
     }
 
     public function levels(Wire $wire): ?WireLevels
+    {
+        $known = $this->levels[$wire] ?? null;
+        if ($known === null) {
+            $this->levels[$wire] = $known = [$this->workOut($wire)];
+        }
+
+        return $known[0];
+    }
+
+    private function workOut(Wire $wire): ?WireLevels
     {
         return WireLevels::of($wire, $this->catalogue->classOf($wire->module), $this->tree->signalVoltsOf($wire->module)?->nominalV, $this->plan->partsOf($wire->module));
     }
