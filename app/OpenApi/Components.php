@@ -272,7 +272,7 @@ final class Components
             ]),
             'Region' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'mainsV' => Schema::number(), 'asOf' => Schema::text(), 'wifi' => Schema::listOf(Schema::whole())]),
             'SettingField' => SettingFields::schema(),
-            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'setFields' => Schema::orNull(Schema::listOf(Schema::ref('SettingField'))), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
+            'Medium' => Schema::object(['key' => Schema::text(), 'name' => Schema::text(), 'part' => Schema::text(), 'usualRole' => Schema::oneOf(...array_map(static fn (Role $role): string => $role->value, Role::cases())), 'learns' => Schema::flag(), 'boughtAs' => Schema::orNull(Schema::oneOf(...array_column(ThingKind::cases(), 'value'))), 'setFields' => Schema::orNull(Schema::listOf(Schema::ref('SettingField'))), 'form' => Schema::ref('LineForm'), 'linkSettings' => Schema::listOf(Schema::ref('SettingField')), 'endpointSettings' => Schema::listOf(Schema::ref('SettingField'))]),
             'Catalogue' => Schema::object([
                 'boards' => Schema::listOf(self::ofClass(BoardOffered::class)), 'modules' => Schema::listOf(self::ofClass(ModuleOffered::class)), 'supplies' => Schema::listOf(Schema::ref('SupplyClass')), 'regions' => Schema::listOf(Schema::ref('Region')), 'media' => Schema::listOf(Schema::ref('Medium')),
                 ...KindsView::schema(),

@@ -7,6 +7,8 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
+use Rundfunk\Medium\Medium;
+use Rundfunk\Shipped;
 use SplFileInfo;
 
 /**
@@ -85,6 +87,23 @@ final class RoomsTest extends TestCase
             foreach ($leans as $other => $file) {
                 $allowed = ! str_starts_with($other, 'Medium/') || $room === self::COMPOSITION_ROOT || $room === 'Rehearsal';
                 self::assertTrue($allowed, "{$file} names {$other}");
+            }
+        }
+    }
+
+    /** By its key neither: whoever must know something of one kind of link asks what the medium offers. */
+    public function test_nothing_asks_whether_a_link_is_of_one_medium(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $keys = implode('|', array_map(static fn (Medium $medium): string => preg_quote($medium->key(), '/'), Shipped::knowledge()->media->all()));
+        $asks = "/medium\)?\s*[!=]==\s*'(?:{$keys})'|linksOver\('(?:{$keys})'/";
+        self::assertSame(1, preg_match($asks, "index.link(end.linkId)?.medium === 'dmx'"));
+        foreach (["{$root}/core/src", "{$root}/app", "{$root}/resources/js"] as $folder) {
+            /** @var SplFileInfo $file */
+            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+                $path = substr($file->getPathname(), strlen($root) + 1);
+                $own = preg_match('~^core/src/Medium/\w+/|^resources/js/panels/|\.test\.ts$~', $path) === 1;
+                self::assertTrue($own || preg_match($asks, (string) file_get_contents($file->getPathname())) === 0, $path);
             }
         }
     }

@@ -7,6 +7,7 @@ namespace Rundfunk\View;
 use Rundfunk\Catalogue\Region;
 use Rundfunk\Catalogue\SupplyClass;
 use Rundfunk\Knowledge;
+use Rundfunk\Learn\KnowsBought;
 use Rundfunk\Learn\LaysOutSets;
 use Rundfunk\Learn\LearnsCodes;
 use Rundfunk\Medium\Media;
@@ -58,6 +59,7 @@ final readonly class CatalogueView
             'part' => $medium->part(),
             'usualRole' => $medium->usualRole()->value,
             'learns' => $media->offering(LearnsCodes::class, $medium->key()) !== null,
+            'boughtAs' => $media->offering(KnowsBought::class, $medium->key())?->writtenAs()->value,
             'setFields' => $sets === null ? null : SettingFields::of($sets->setShape()),
             'form' => $medium->form()->value,
             'linkSettings' => SettingFields::of($medium->linkSettings()),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Dmx;
 
 use Rundfunk\Figures;
+use Rundfunk\Learn\KnowsBought;
 use Rundfunk\Learn\LearningRefused;
 use Rundfunk\Learn\ReadsDescriptions;
 use Rundfunk\Learn\Shown\DescribedThing;
@@ -12,10 +13,16 @@ use Rundfunk\Learn\Shown\DescriptionShown;
 use Rundfunk\Medium\Dmx\Gdtf\FixtureRefused;
 use Rundfunk\Medium\Dmx\Gdtf\ReadsGdtf;
 use Rundfunk\Plan\FixtureMode;
+use Rundfunk\Plan\ThingKind;
 
-/** What the archive of a fixture says. */
-final readonly class DmxLearns implements ReadsDescriptions
+/** What the archive of a fixture says, or its manual: its modes and their slots. */
+final readonly class DmxLearns implements KnowsBought, ReadsDescriptions
 {
+    public function writtenAs(): ThingKind
+    {
+        return ThingKind::FixtureType;
+    }
+
     public function described(string $text): DescriptionShown
     {
         try {

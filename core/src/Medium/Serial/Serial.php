@@ -66,6 +66,7 @@ final readonly class Serial implements Medium
             new SerialBroadcast,
             new SerialPanel,
             new SerialViews,
+            new SerialBought,
         ];
     }
 }

@@ -16,29 +16,19 @@
     const node = $derived(index.node(item) ?? index.nodes[0]);
     const kinds = $derived(catalogue.nodeKinds.map((kind) => ({ value: kind.key, name: kind.name })));
     const bought = $derived(catalogue.nodeKinds.find((kind) => kind.key === node?.kind)?.bought ?? false);
-    /** What its serial line is spoken in, where it hangs on one; a phone has none. */
+    /** What a bought thing is written down as, by the links that it hangs on; a phone is not. */
+    const writtenAs = $derived(
+        bought && node !== undefined && node.kind !== 'phone'
+            ? data.document.endpoints
+                  .filter((end) => end.nodeId === node.id)
+                  .map((end) => catalogue.media.find((one) => one.key === index.link(end.linkId)?.medium)?.boughtAs)
+            : [],
+    );
     const protocols = $derived(data.document.protocols.map((one) => ({ value: one.id, name: one.name })));
     const protocol = $derived(data.document.protocols.find((one) => one.id === node?.protocolId));
-    const speaks = $derived(
-        bought &&
-            node !== undefined &&
-            node.kind !== 'phone' &&
-            (protocol !== undefined ||
-                data.document.endpoints.some(
-                    (end) => end.nodeId === node.id && index.link(end.linkId)?.medium === 'serial',
-                )),
-    );
-    /** What its slots are, where it takes those of a universe. */
+    const speaks = $derived(protocol !== undefined || writtenAs.includes('protocol'));
     const fixtureType = $derived(data.document.fixtureTypes.find((one) => one.id === node?.fixtureTypeId));
-    const obeys = $derived(
-        bought &&
-            node !== undefined &&
-            node.kind !== 'phone' &&
-            (fixtureType !== undefined ||
-                data.document.endpoints.some(
-                    (end) => end.nodeId === node.id && index.link(end.linkId)?.medium === 'dmx',
-                )),
-    );
+    const obeys = $derived(fixtureType !== undefined || writtenAs.includes('fixtureType'));
     const groups = $derived(
         [...index.places.map((place) => place.id), null]
             .map((placeId) => ({
