@@ -182,8 +182,7 @@ final readonly class CRound
     private function gauge(int $index, Gauge $gauge): array
     {
         $in = "in->{$this->names->gauges[$index]}";
-        $scale = $gauge->scale;
-        $reading = $scale === null ? "node_sane({$in})" : "node_sane(node_scaled({$in}, {$scale->rawFrom}L, {$scale->unitFrom}L, {$scale->rawTo}L, {$scale->unitTo}L))";
+        $reading = CScale::reading($index, $gauge->scale, $in);
         $lines = [];
         $again = CFeatures::tellsAgain($gauge);
         if (CFeatures::weighed($this->tables, $index)) {

@@ -61,7 +61,7 @@ final readonly class CSize
             + 208 * count(array_filter($tables->gauges, static fn (Gauge $gauge): bool => $gauge->hasThreshold && CFeatures::anything(CFeatures::turned($gauge->does))))
             + 188 * count(array_filter($tables->gauges, CFeatures::saysValue(...)))
             + 156 * count(array_filter($tables->clocks, static fn (Clock $clock): bool => $clock->atMinute >= 0 && CFeatures::strikes($clock)))
-            + ($has->scales ? 900 : 0)
+            + ($has->scales ? 900 : 0) + 76 * array_sum(array_map(static fn (Gauge $gauge): int => count($gauge->scale->more ?? []), $tables->gauges))
             + 62 * count(array_filter($tables->gauges, static fn (Gauge $gauge): bool => $gauge->rests())) + 70 * count(array_filter($tables->gauges, CFeatures::tellsAgain(...)))
             + 113 * count($tables->reports) + ($has->answers ? 84 : 0)
             + 190 * count($tables->sequences) + 90 * count($tables->groups) + 40 * array_sum(array_map(static fn (Sequence $sequence): int => count($sequence->moments), $tables->sequences))

@@ -29,6 +29,9 @@ final readonly class CSources
         foreach ($this->tables->gauges as $index => $gauge) {
             $turned = CFeatures::turned($gauge->does);
             $says = CFeatures::says($gauge->does);
+            if (CFeatures::weighed($this->tables, $index) || CFeatures::saysValue($gauge)) {
+                $lines = [...$lines, ...CScale::lines($index, $gauge)];
+            }
             if ($gauge->hasThreshold && CFeatures::anything($turned)) {
                 $lines = [...$lines, CNote::of("{$gauge->name}, when it passes its threshold"), "static void node_gauge_{$index}(struct node_state *me, uint8_t worked, int16_t value)", '{', '    (void)value;', ...$this->actions->doing($turned, 'value', false), '}', ''];
             }

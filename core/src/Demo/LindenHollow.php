@@ -243,7 +243,7 @@ final readonly class LindenHollow
             ->control('air-cold', 'glass-node', 'Air cold', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 4.0, 'beyond' => 'below', 'intervalS' => 30])
             ->control('air-warm', 'glass-node', 'Air warm', ControlKind::Reading, settings: ['unit' => '°C', 'threshold' => 12.0, 'intervalS' => 30, 'onFailure' => 'on'])
             ->control('humidity', 'glass-node', 'Humidity', ControlKind::Reading, settings: ['unit' => '%', 'intervalS' => 30])
-            ->control('soil', 'glass-node', 'Soil moisture', ControlKind::Reading, 'glass-soil', 'OUT', ['unit' => '%', 'intervalS' => 600, 'rawFrom' => 2_900, 'unitFrom' => 0.0, 'rawTo' => 1_300, 'unitTo' => 100.0])
+            ->control('soil', 'glass-node', 'Soil moisture', ControlKind::Reading, 'glass-soil', 'OUT', ['unit' => '%', 'intervalS' => 600, 'rawFrom' => 2_900, 'unitFrom' => 0.0, 'rawTo' => 1_300, 'unitTo' => 100.0, 'between' => '2400=25, 1800=70'])
             ->control('page-on', 'shed-node', 'Page: work lamp on', ControlKind::Widget)
             ->control('page-off', 'shed-node', 'Page: work lamp off', ControlKind::Widget)
             ->control('dusk', 'shed-node', 'Dusk', ControlKind::Timer, settings: ['at' => '17:30'])

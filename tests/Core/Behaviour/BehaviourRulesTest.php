@@ -124,6 +124,11 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'a reading without a scale' => ['scale-incomplete', static fn () => $scaled([]), []];
         yield 'a reading with one' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 400, 'unitTo' => 100.0]), []];
         yield 'half a scale' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850]), ['Soil is calibrated by half']];
+        $line = ['rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 400, 'unitTo' => 100.0];
+        yield 'four points' => ['scale-incomplete', static fn () => $scaled([...$line, 'between' => '600=20, 700 = 12.5']), []];
+        yield 'more points without two' => ['scale-incomplete', static fn () => $scaled(['between' => '600=20, 700=12.5']), ['Soil is calibrated by half']];
+        yield 'points that are none' => ['scale-incomplete', static fn () => $scaled([...$line, 'between' => '600:20']), ['Soil is calibrated by half']];
+        yield 'one reading for two' => ['scale-incomplete', static fn () => $scaled([...$line, 'between' => '400=90']), ['Soil is calibrated by half']];
         yield 'two points that are one' => ['scale-incomplete', static fn () => $scaled(['rawFrom' => 850, 'unitFrom' => 0.0, 'rawTo' => 850, 'unitTo' => 100.0]), ['Soil is calibrated by half']];
 
         yield 'a page on no network' => ['page-missing', static fn () => self::node()->control('w', 'n', 'Button', ControlKind::Widget), ['Nobody can open the page of Button']];

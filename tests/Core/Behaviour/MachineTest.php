@@ -359,4 +359,17 @@ final class MachineTest extends CoreTestCase
         $at = static fn (int $raw): array => [$rig->put('Hand', 'Soil', $raw, 1_100)->shows('Hub', 'Soil shown'), $rig->shows('Hand', 'Tap')];
         self::assertSame([[0, 1], [50, 0], [100, 0], [100, 0], [29, 1]], array_map($at, [850, 625, 400, 380, 720]));
     }
+
+    /** A tank that lies: its level by height and by what is in it go by no straight line. Between two points on theirs, beyond the last as before it. */
+    public function test_a_reading_of_several_points_goes_from_one_to_the_next(): void
+    {
+        $plan = self::three()
+            ->control('tank', 'hand', 'Tank', ControlKind::Reading, settings: ['unit' => '%', 'intervalS' => 1, 'rawFrom' => 100, 'unitFrom' => 0.0, 'rawTo' => 900, 'unitTo' => 100.0, 'between' => '700 = 86, 300=14'])
+            ->output('shown', 'hub', 'Tank shown', OutputKind::Display, more: ['settings' => ['lowest' => -20, 'highest' => 120]])
+            ->route('tank', Action::Set, 'shown')->assigned();
+        $rig = self::rig($plan);
+        $at = static fn (int $raw): int => $rig->put('Hand', 'Tank', $raw, 1_100)->shows('Hub', 'Tank shown');
+        // 14 over the first 200, 72 over the next 400, 14 over the last 200.
+        self::assertSame([0, 7, 14, 50, 86, 93, 100, 107, -4], array_map($at, [100, 200, 300, 500, 700, 800, 900, 1_000, 50]));
+    }
 }

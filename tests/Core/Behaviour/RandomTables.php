@@ -24,6 +24,7 @@ use Rundfunk\Behaviour\OnFailure;
 use Rundfunk\Behaviour\Pass;
 use Rundfunk\Behaviour\Report;
 use Rundfunk\Behaviour\Scale;
+use Rundfunk\Behaviour\ScalePoint;
 use Rundfunk\Behaviour\Sequence;
 use Rundfunk\Behaviour\Stick;
 use Rundfunk\Behaviour\Tell;
@@ -62,7 +63,7 @@ final class RandomTables
         }
         $links = array_map(static fn (int $index): LinkEnds => new LinkEnds("Link {$index}", 'packet-radio', 1, ['This', 'That', 'Other'], $index === 1), range(0, $this->to(0, 2)));
         $contacts = $this->some(5, fn (int $index): Contact => new Contact("Key {$index}", $kind = $this->one(ContactKind::cases()), $kind === ContactKind::Notice ? 0 : $this->one([0, 5, 20, 60]), $this->one([0, 0, 40, 250]), $this->does()));
-        $gauges = $this->some(2, fn (int $index): Gauge => new Gauge("Reading {$index}", $this->to(0, 3) > 0, $this->to(-40_000, 40_000), $this->to(0, 3_000), $this->to(0, 1) === 1, $this->to(1, 5) * 1_000, $this->one(OnFailure::cases()), $this->does(saysValue: true), $this->one([0, 0, 300]), $this->one([0, 0, 2_000]), $this->one([0, 90]), $this->one([null, null, new Scale(100, -20_000, 900, 60_000), new Scale(1_023, 0, 0, 100_000)])));
+        $gauges = $this->some(2, fn (int $index): Gauge => new Gauge("Reading {$index}", $this->to(0, 3) > 0, $this->to(-40_000, 40_000), $this->to(0, 3_000), $this->to(0, 1) === 1, $this->to(1, 5) * 1_000, $this->one(OnFailure::cases()), $this->does(saysValue: true), $this->one([0, 0, 300]), $this->one([0, 0, 2_000]), $this->one([0, 90]), $this->one([null, null, new Scale(100, -20_000, 900, 60_000), new Scale(1_023, 0, 0, 100_000), new Scale(1_023, 0, 0, 100_000, [new ScalePoint(300, 20_000), new ScalePoint(700, 60_500), new ScalePoint(1_100, -4_000)])])));
         $this->stickCount = $this->to(0, 2);
         $sticks = $this->exactly($this->stickCount, fn (int $index): Stick => new Stick("Stick {$index}", $this->axis(), $this->one([20, 50, 200]), $this->one([0, 100, 500]), $this->does(moves: true)));
         $clocks = $this->some(2, fn (int $index): Clock => new Clock("Clock {$index}", $this->one([-1, 0, 725, 1_439]), $this->one([0, 60_000]), $this->does()));

@@ -15,7 +15,7 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Spot;
 
-/** Two points of a reading that make no line. */
+/** Points of a reading that make no line. */
 #[Finds('scale-incomplete', WorkStep::Nodes)]
 final readonly class ScaleIncomplete implements ControlRule
 {
@@ -28,9 +28,9 @@ final readonly class ScaleIncomplete implements ControlRule
         return [Finding::fault(
             "{$control->name} is calibrated by half",
             Spot::of($control, "{$look->plan->node($control->nodeId)->name}, {$control->name}", 'rawFrom'),
-            'From what the converter reads to the unit leads a line through two points, and here are not two: it is taken as if the program gave the unit.',
-            'Say what it reads in two places that are far apart, and how much that is: a probe dry and wet, a tank empty and full.',
-            Fix::settings('Leave the unit to the program', $control, array_fill_keys(Scales::SETTINGS, null)),
+            'From what the converter reads to the unit leads a line through two points or more, each at another reading, and here are none such: it is taken as if the program gave the unit.',
+            'Say what it reads in two places that are far apart, and how much that is: a probe dry and wet, a tank empty and full. Others are written as 600=20, 700=55.5.',
+            Fix::settings('Leave the unit to the program', $control, [...array_fill_keys(Scales::SETTINGS, null), 'between' => '']),
         )];
     }
 }
