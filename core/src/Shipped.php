@@ -145,6 +145,7 @@ use Rundfunk\View\OutputMastersView;
 use Rundfunk\View\OwnClassesView;
 use Rundfunk\View\PartsListView;
 use Rundfunk\View\PinTableView;
+use Rundfunk\View\ReportTrialView;
 use Rundfunk\View\RouteWayView;
 use Rundfunk\View\SafeChainView;
 use Rundfunk\View\SafeStatesView;
@@ -214,6 +215,7 @@ final class Shipped
             new NodePowerView,
             new NodeLevelsView,
             new OwnClassesView,
+            new ReportTrialView,
             new PartsListView,
             new CablesView,
             new SafeStatesView,

@@ -44,3 +44,37 @@ test('a board that the catalogue does not have is described and used', async ({ 
     await expect(boards.getByRole('row', { name: /Kit board/ })).toContainText('Door');
     await expect(boards.getByRole('button', { name: 'Remove Kit board' })).toHaveCount(0);
 });
+
+test('a pad that says something else is described by its report, and tried by hand', async ({ page }) => {
+    await register(page);
+    await page.getByLabel('New plan').fill('Pads');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('link', { name: 'Own parts' }).click();
+    await page
+        .getByLabel('Copy a module')
+        .selectOption({ label: 'wireless pad with its receiver, 16 keys, two sticks' });
+    await expect(page.getByRole('heading', { name: /^My wireless pad/ })).toBeVisible();
+    const keys = page.getByRole('region', { name: 'Keys of the report' });
+    const tried = page.getByRole('region', { name: 'Try a report' });
+
+    await keys.getByLabel('Name of key 5').fill('Hoist');
+    await page.keyboard.press('Tab');
+    await tried.getByLabel('What came').fill('FF 73 5A EF FF 80 80 80 10');
+    await expect(tried.getByLabel('What it means')).toHaveText('Hoist: pressed · Left Y: 16 of 255');
+    await tried.getByLabel('What came').fill('FF FF FF FF FF FF FF FF FF');
+    await expect(tried.getByLabel('What it means')).toContainText('as if nothing were attached');
+
+    // A byte is typed in hexadecimal; what is none is refused where it was typed.
+    const proofs = page.getByRole('region', { name: 'What proves a report' });
+    await proofs.getByLabel('What byte 1 may be').fill('73 79');
+    await page.keyboard.press('Tab');
+    await tried.getByLabel('What came').fill('FF 79 5A FF FF 80 80 80 80');
+    await expect(tried.getByLabel('What it means')).toHaveText('It counts, and nothing is worked.');
+    await keys.getByLabel('Bit of Hoist').fill('9');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText('not taken')).toBeVisible();
+    await page.getByRole('button', { name: 'back to 4' }).click();
+    await keys.getByRole('button', { name: 'Remove Select' }).click();
+    await keys.getByRole('button', { name: 'Add a key' }).click();
+    await expect(keys.getByLabel('Name of key 16')).toHaveValue('Key 16');
+});

@@ -63,6 +63,8 @@ final readonly class OwnClass
             self::checkNames($own->description['pins'] ?? [], "{$place}/description/pins", $problems);
         } else {
             self::checkNames([...self::items($own->description['terminals'] ?? []), ...self::items($own->description['supplyTerminals'] ?? [])], "{$place}/description/terminals", $problems);
+            $report = is_array($own->description['report'] ?? null) ? $own->description['report'] : [];
+            self::checkNames([...self::items($report['keys'] ?? []), ...self::items($report['axes'] ?? [])], "{$place}/description/report", $problems);
             self::checkCopied($own->description, $shipped->described($own->copyOf), "{$place}/description", $problems);
         }
     }

@@ -152,7 +152,7 @@ enum ControlKind: string
                 Field::number('unitFrom', -10_000, 10_000, 'How much that is.')->nullable()->titled('which is')->seldom(),
                 Field::whole('rawTo', 0, 65_535, 'What the converter reads in another place.')->nullable()->titled('then reads')->seldom(),
                 Field::number('unitTo', -10_000, 10_000, 'How much that is.')->nullable()->titled('and that is')->seldom(),
-                Field::label('between', 240, 'Other places, for what goes by no straight line: what is read = how much that is, with commas between, as 600=20, 700=55.5.')->titled('and elsewhere')->seldom(),
+                Field::label('between', 240, 'Other places, for what goes by no straight line: what is read = how much that is, with commas between, as 600=20, 700=55.5.')->titled('and elsewhere, as 600=20')->seldom(),
                 Field::whole('leastOnS', 0, 86_400, 'How long it counts as beyond at least, once it does; a sensor that fails ends that.', 0, 's')->titled('On for at least')->seldom(),
                 Field::whole('leastOffS', 0, 86_400, 'How long it counts as not beyond at least, also when the board starts: a compressor needs minutes of rest.', 0, 's')->titled('Off for at least')->seldom(),
                 self::toldAgain(),

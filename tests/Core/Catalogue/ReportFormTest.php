@@ -6,16 +6,29 @@ namespace Tests\Core\Catalogue;
 
 use Rundfunk\Build\CHeader;
 use Rundfunk\Build\CReportForm;
+use Rundfunk\Catalogue\OwnClass;
 use Rundfunk\Catalogue\ReportForm;
 use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OwnModule;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Shape\PlanRefused;
 use Rundfunk\Shape\Values;
+use Rundfunk\Shipped;
+use Rundfunk\View\ReportTrialView;
+use Rundfunk\View\Shown\ReportChannel;
+use Rundfunk\View\Shown\ReportTrial;
 use Symfony\Component\Process\Process;
 use Tests\Core\CoreTestCase;
 
 /** What a pad says. Trade book §14: head 0xFF, mode 0x73 for sticks, 0x5A; two bytes of keys, active low; right x, right y, left x, left y. Sheet, from memory. */
 final class ReportFormTest extends CoreTestCase
 {
+    private const PAD = '01ARZ3NDEKTSV4RRFFQ69G5FA1';
+
     private static function form(): ReportForm
     {
         return self::knowledge()->catalogue->modules['pad-wireless']->report ?? self::fail('it has no report');
@@ -42,6 +55,41 @@ final class ReportFormTest extends CoreTestCase
         $form = ReportForm::from(new Values(['bytes' => 3, 'ask' => [1, 2, 3, 4], 'pollMs' => 10, 'clockKhz' => 100, 'proofs' => [['byte' => 0, 'is' => [5]], ['byte' => 3, 'is' => [1]]], 'keys' => [['name' => 'A', 'byte' => 1, 'bit' => 0], ['name' => 'B', 'byte' => 9, 'bit' => 0]], 'axes' => [['name' => 'X', 'byte' => 3]]]));
         self::assertSame([[1, 2, 3], ['A'], []], [$form->ask, array_keys($form->keys), $form->axes]);
         self::assertSame(['A' => 1], $form->read("\x05\x01\x00"));
+    }
+
+    /** The kind of pad that says its keys only: five bytes, mode 0x41. Trade book §14, sheet, from memory. */
+    public function test_a_report_of_ones_own_is_read_by_hand_as_the_header_reads_it(): void
+    {
+        $report = ['bytes' => 5, 'ask' => [1, 66], 'pollMs' => 12, 'clockKhz' => 250, 'leastFirst' => true, 'keysLow' => true, 'proofs' => [['byte' => 1, 'is' => [65]], ['byte' => 2, 'is' => [90]]], 'keys' => [['name' => 'Go', 'byte' => 3, 'bit' => 4], ['name' => 'Stop', 'byte' => 4, 'bit' => 6]], 'axes' => []];
+        $plan = self::withPad($report);
+        $read = static fn (string $came): ReportTrial => (new ReportTrialView)->of(http_build_query(['module' => self::PAD, 'came' => $came]), $plan, Shipped::knowledge()->of($plan)) ?? self::fail('it has no report');
+        $said = static fn (string $came): array => array_map(static fn (ReportChannel $one): string => "{$one->name} {$one->says}", $read($came)->channels);
+        self::assertSame(['Go pressed', 'Stop let go'], $said('FF 41 5A EF FF'));
+        self::assertSame(['Go let go', 'Stop pressed'], $said('0xff,0x41,0x5a,0xff,0xbf'));
+        self::assertSame('Byte 1 is FF and must be 41: as if nothing were attached.', $read('FF FF FF FF FF')->lost);
+        self::assertSame('It has 4 bytes, and a report 5.', $read('FF 41 5A EF')->lost);
+        self::assertSame('It is no row of hexadecimal bytes.', $read('FF 4')->lost);
+        self::assertNull($read('')->lost);
+        self::assertStringContainsString('pad->stop = (uint8_t)((bytes[4] >> 6 & 1) ^ 1);', (new CHeader(self::knowledge()))->write($plan, $plan->nodes()[0]));
+    }
+
+    public function test_two_keys_of_a_report_have_no_one_name(): void
+    {
+        $this->expectException(PlanRefused::class);
+        $this->expectExceptionMessage('used twice: "A"');
+        self::withPad(['bytes' => 3, 'ask' => [], 'pollMs' => 10, 'clockKhz' => 100, 'proofs' => [['byte' => 0, 'is' => [5]]], 'keys' => [['name' => 'A', 'byte' => 1, 'bit' => 0]], 'axes' => [['name' => 'A', 'byte' => 2]]]);
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private static function withPad(array $report): Plan
+    {
+        $plan = self::sketch()->place('room', 'Room')->node('driver', 'Driver', NodeKind::Handset, 'room', '8bit-5v-20io')->plan();
+        $description = [...OwnClass::description('pad-wireless', self::knowledge()->catalogue), 'report' => $report];
+
+        return (new Editor(self::knowledge()))->apply($plan, [
+            Operation::add(new OwnModule(self::PAD, 'My pad', 'pad-wireless', $description)),
+            Operation::add(new Module('01ARZ3NDEKTSV4RRFFQ69G5FA2', $plan->nodes()[0]->id, 'own:'.self::PAD, 'Pad')),
+        ])->plan;
     }
 
     public function test_a_key_may_be_called_by_a_figure_and_a_report_that_nothing_proves_never_counts(): void

@@ -8,6 +8,7 @@
     import SelectField from '../../../widgets/SelectField.svelte';
     import TextField from '../../../widgets/TextField.svelte';
     import Figures from './Figures.svelte';
+    import ReportForm from './ReportForm.svelte';
 
     let { own, catalogue }: { own: Schemas['OwnModule']; catalogue: Catalogue } = $props();
     type Description = NonNullable<Schemas['OwnModule']['description']>;
@@ -235,4 +236,5 @@
             <Button color="alternative" onclick={() => addTerminal(description)}>Add a terminal</Button>
         </div>
     </section>
+    {#if description.report}<ReportForm {own} {description} report={description.report} onset={set} />{/if}
 {/if}

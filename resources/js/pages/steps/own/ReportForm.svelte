@@ -1,0 +1,252 @@
+<script lang="ts">
+    import Button from 'flowbite-svelte/Button.svelte';
+    import type { Schemas } from '../../../lib/api';
+    import { described, type Path } from '../../../lib/described';
+    import { view } from '../../../lib/shown.svelte';
+    import { typed } from '../../../lib/typed';
+    import CheckField from '../../../widgets/CheckField.svelte';
+    import RemoveButton from '../../../widgets/RemoveButton.svelte';
+    import TextField from '../../../widgets/TextField.svelte';
+    import Figures from './Figures.svelte';
+
+    type Description = NonNullable<Schemas['OwnModule']['description']>;
+    type Report = NonNullable<Description['report']>;
+    /** What a pad says when it is polled, byte by byte, and a place to see whether that is so. */
+    interface Props {
+        own: Schemas['OwnModule'];
+        description: Description;
+        report: Report;
+        onset: (label: string, path: Path, value: unknown) => void;
+    }
+    let { own, description, report, onset }: Props = $props();
+
+    let came = $state('');
+    const trial = view('report-trial', () => new URLSearchParams({ module: own.id, came }).toString());
+
+    const hex = (bytes: number[]): string =>
+        bytes.map((one) => one.toString(16).toUpperCase().padStart(2, '0')).join(' ');
+    /** What is no byte is sent as it was typed: the description's own schema says what is wrong with it. */
+    const bytes = (text: string): unknown[] =>
+        text
+            .split(/[\s,]+/)
+            .filter((one) => one !== '')
+            .map((one) => (/^(0x)?[0-9a-f]{1,2}$/i.test(one) ? parseInt(one, 16) : one));
+
+    function put(label: string, changed: Report): void {
+        onset(label, ['report'], changed);
+    }
+
+    function unused(like: string, taken: { name: string }[]): string {
+        let number = taken.length + 1;
+        while (taken.some((one) => one.name === `${like} ${number}`)) {
+            number++;
+        }
+        return `${like} ${number}`;
+    }
+
+    function addKey(): void {
+        const last = report.keys.at(-1) ?? { byte: 0, bit: -1 };
+        const next = last.bit < 7 ? { byte: last.byte, bit: last.bit + 1 } : { byte: last.byte + 1, bit: 0 };
+        put('Keys', { ...report, keys: [...report.keys, { name: unused('Key', report.keys), ...next }] });
+    }
+
+    function addAxis(): void {
+        const byte = Math.max(-1, ...report.axes.map((one) => one.byte)) + 1;
+        put('Axes', { ...report, axes: [...report.axes, { name: unused('Axis', report.axes), byte }] });
+    }
+
+    function addProof(): void {
+        const byte = Math.max(-1, ...report.proofs.map((one) => one.byte)) + 1;
+        put('Proofs', { ...report, proofs: [...report.proofs, { byte, is: [0] }] });
+    }
+    const without = <T,>(list: T[], at: number): T[] => list.filter((_, other) => other !== at);
+    const field = 'bg-sheet border-rule text-ink rounded-[4px] border px-2 py-1';
+</script>
+
+<Figures
+    title="How it is polled"
+    says="How long a report is, asking and answer together; how often it is asked for; and the fastest clock that it follows."
+    of={own.name}
+    {description}
+    figures={[
+        { path: ['report', 'bytes'], label: 'Bytes' },
+        { path: ['report', 'pollMs'], label: 'Every', unit: 'ms' },
+        { path: ['report', 'clockKhz'], label: 'Clock', unit: 'kHz' },
+    ]}
+    {onset}
+/>
+<section class="sheet mt-3 flex flex-wrap items-end gap-x-4 gap-y-2 px-4 py-3" aria-label="What it is asked with">
+    <TextField
+        label="Asked with, hexadecimal"
+        spoken="What {own.name} is asked with"
+        mono
+        class="min-w-[260px] grow"
+        value={hex(report.ask)}
+        onsave={(text) => onset('Asked with', ['report', 'ask'], bytes(text))}
+    />
+    <CheckField
+        label="least significant bit first"
+        checked={report.leastFirst === true}
+        onturn={(checked) => put('Order of bits', described(report, ['leastFirst'], checked))}
+    />
+    <CheckField
+        label="a pressed key reads 0"
+        checked={report.keysLow === true}
+        onturn={(checked) => put('Keys', described(report, ['keysLow'], checked))}
+    />
+</section>
+<div class="grid items-start gap-x-3 xl:grid-cols-2">
+    <section class="sheet mt-3" aria-label="Keys of the report">
+        <table class="ledger">
+            <thead
+                ><tr
+                    ><th><span class="text-ink font-semibold">Keys</span></th><th class="w-[84px]">Byte</th><th
+                        class="w-[84px]">Bit</th
+                    ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
+                ></thead
+            >
+            <tbody>
+                {#each report.keys as key, at (at)}
+                    <tr>
+                        <td
+                            ><TextField
+                                quiet
+                                label="Name of key {at + 1}"
+                                value={key.name}
+                                onsave={(text) => onset('Keys', ['report', 'keys', at, 'name'], text)}
+                            /></td
+                        >
+                        {#each ['byte', 'bit'] as const as place (place)}
+                            <td
+                                ><TextField
+                                    quiet
+                                    mono
+                                    label="{place === 'byte' ? 'Byte' : 'Bit'} of {key.name}"
+                                    value={String(key[place])}
+                                    onsave={(text) => onset('Keys', ['report', 'keys', at, place], typed(text))}
+                                /></td
+                            >
+                        {/each}
+                        <td class="text-right"
+                            ><RemoveButton
+                                what="Remove {key.name}"
+                                onremove={() => put('Keys', { ...report, keys: without(report.keys, at) })}
+                            /></td
+                        >
+                    </tr>
+                {/each}
+            </tbody>
+        </table>
+        <div class="border-rule border-t px-3 py-2">
+            <Button color="alternative" onclick={addKey}>Add a key</Button>
+        </div>
+    </section>
+    <div>
+        <section class="sheet mt-3" aria-label="Axes of the report">
+            <table class="ledger">
+                <thead
+                    ><tr
+                        ><th><span class="text-ink font-semibold">Sticks and pressures</span></th><th class="w-[84px]"
+                            >Byte</th
+                        ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
+                    ></thead
+                >
+                <tbody>
+                    {#each report.axes as axis, at (at)}
+                        <tr>
+                            <td
+                                ><TextField
+                                    quiet
+                                    label="Name of axis {at + 1}"
+                                    value={axis.name}
+                                    onsave={(text) => onset('Axes', ['report', 'axes', at, 'name'], text)}
+                                /></td
+                            >
+                            <td
+                                ><TextField
+                                    quiet
+                                    mono
+                                    label="Byte of {axis.name}"
+                                    value={String(axis.byte)}
+                                    onsave={(text) => onset('Axes', ['report', 'axes', at, 'byte'], typed(text))}
+                                /></td
+                            >
+                            <td class="text-right"
+                                ><RemoveButton
+                                    what="Remove {axis.name}"
+                                    onremove={() => put('Axes', { ...report, axes: without(report.axes, at) })}
+                                /></td
+                            >
+                        </tr>
+                    {/each}
+                </tbody>
+            </table>
+            <div class="border-rule border-t px-3 py-2">
+                <Button color="alternative" onclick={addAxis}>Add an axis</Button>
+            </div>
+        </section>
+        <section class="sheet mt-3" aria-label="What proves a report">
+            <table class="ledger">
+                <thead
+                    ><tr
+                        ><th class="w-[110px]"><span class="text-ink font-semibold">Counts where</span> byte</th><th
+                            >is one of, hexadecimal</th
+                        ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
+                    ></thead
+                >
+                <tbody>
+                    {#each report.proofs as proof, at (at)}
+                        <tr>
+                            <td
+                                ><TextField
+                                    quiet
+                                    mono
+                                    label="Byte of proof {at + 1}"
+                                    value={String(proof.byte)}
+                                    onsave={(text) => onset('Proofs', ['report', 'proofs', at, 'byte'], typed(text))}
+                                /></td
+                            >
+                            <td
+                                ><TextField
+                                    quiet
+                                    mono
+                                    label="What byte {proof.byte} may be"
+                                    value={hex(proof.is)}
+                                    onsave={(text) => onset('Proofs', ['report', 'proofs', at, 'is'], bytes(text))}
+                                /></td
+                            >
+                            <td class="text-right"
+                                >{#if report.proofs.length > 1}<RemoveButton
+                                        what="Remove proof {at + 1}"
+                                        onremove={() =>
+                                            put('Proofs', { ...report, proofs: without(report.proofs, at) })}
+                                    />{/if}</td
+                            >
+                        </tr>
+                    {/each}
+                </tbody>
+            </table>
+            <div class="border-rule border-t px-3 py-2">
+                <Button color="alternative" onclick={addProof}>Add a proof</Button>
+            </div>
+        </section>
+    </div>
+</div>
+<section class="sheet mt-3 px-4 py-3" aria-label="Try a report">
+    <h2>Try a report</h2>
+    <p class="text-soft max-w-[760px] text-[14px]">
+        What came on the data line while a key was held, as hexadecimal bytes: it is read here as the header reads it.
+    </p>
+    <input
+        class="{field} mono mt-2 w-full max-w-[520px]"
+        aria-label="What came"
+        placeholder="FF 73 5A FF FF 80 80 80 80"
+        bind:value={came}
+    />
+    <p class="mt-2" aria-live="polite" aria-label="What it means">
+        {#if trial.now?.lost}{trial.now.lost}{:else if trial.now && trial.now.channels.length > 0}{@const worked =
+                trial.now.channels.filter((one) => one.worked)}{worked.length === 0
+                ? 'It counts, and nothing is worked.'
+                : worked.map((one) => `${one.name}: ${one.says}`).join(' · ')}{/if}
+    </p>
+</section>
