@@ -74,6 +74,7 @@ test('a pad that says something else is described by its report, and tried by ha
     await page.keyboard.press('Tab');
     await expect(page.getByText('not taken')).toBeVisible();
     await page.getByRole('button', { name: 'back to 4' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
     await keys.getByRole('button', { name: 'Remove Select' }).click();
     await keys.getByRole('button', { name: 'Add a key' }).click();
     await expect(keys.getByLabel('Name of key 16')).toHaveValue('Key 16');
