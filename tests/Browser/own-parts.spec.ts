@@ -76,6 +76,12 @@ test('a pad that says something else is described by its report, and tried by ha
     await page.getByRole('button', { name: 'back to 4' }).click();
     await page.getByRole('button', { name: 'Close' }).click();
     await keys.getByRole('button', { name: 'Remove Select' }).click();
+    await keys.getByRole('button', { name: 'Remove Left stick' }).click();
+    await expect(keys.getByRole('row')).toHaveCount(15);
+    // A name that is typed, and a button that is pressed at once: two changes of one description, and both hold.
+    await keys.getByLabel('Name of key 14').fill('Dig');
     await keys.getByRole('button', { name: 'Add a key' }).click();
-    await expect(keys.getByLabel('Name of key 16')).toHaveValue('Key 16');
+    await expect(keys.getByLabel('Name of key 15')).toHaveValue('Key 15');
+    await expect(keys.getByLabel('Name of key 14')).toHaveValue('Dig');
+    await expect(keys.getByLabel('Name of key 1', { exact: true })).toHaveValue('Right stick');
 });

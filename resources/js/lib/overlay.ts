@@ -39,7 +39,8 @@ function changed(thing: Thing, values: Record<string, unknown>): Thing {
     return { ...thing, ...values, ...(settings === undefined ? {} : { settings: { ...before, ...settings } }) };
 }
 
-function plural(kind: string, lists: Record<string, unknown>): string {
+/** The list that things of a kind stand in. */
+export function plural(kind: string, lists: Record<string, unknown>): string {
     return [`${kind}s`, `${kind}es`, kind.replace(/y$/, 'ies')].find((name) => name in lists) ?? `${kind}s`;
 }
 

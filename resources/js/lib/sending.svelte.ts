@@ -25,6 +25,8 @@ export class Sending {
     signedOut = $state(false);
     /** All that the outbox holds: as long as there is anything, nothing is called saved. */
     private waiting = $state.raw<Waiting[]>([]);
+    /** On their way into the outbox. */
+    private entering: Waiting[] = [];
     /** There is no way through to the server just now, or nobody is signed in. */
     private stalled = $state(false);
     private readonly blocked = $derived(this.stalled || this.conflict !== null);
@@ -71,7 +73,14 @@ export class Sending {
         version: number,
         exact: boolean,
     ): Promise<boolean> {
-        return (this.last = this.line({ id: ulid(), does, label, operations, version, exact, of: null }));
+        const waiting: Waiting = { id: ulid(), does, label, operations, version, exact, of: null };
+        this.entering.push(waiting);
+        return (this.last = this.line(waiting));
+    }
+
+    /** What every edit does that is not answered yet, the oldest first. */
+    onTheWay(): Operation[] {
+        return [...this.waiting, ...this.entering].flatMap((one) => one.operations);
     }
 
     /** When whatever was sent up to now is answered, or waits for a way through. */
@@ -111,6 +120,7 @@ export class Sending {
         const kept = new Promise<boolean>((told) => this.askers.push({ id: waiting.id, told }));
         const put = outbox.add(waiting);
         this.waiting = [...outbox.all()];
+        this.entering = this.entering.filter((one) => one !== waiting);
         await put;
         if (this.stalled) {
             this.settle(waiting.id, true);

@@ -2,6 +2,7 @@ import { api, type Catalogue, type Operation, type Schemas } from './api';
 import { putInto } from './changes';
 import type { Outbox, Waiting } from './outbox';
 import { overlaid } from './overlay';
+import { rebased } from './rebase';
 import { PlanIndex } from './plan-index';
 import { Sending, type Answer } from './sending.svelte';
 import { shown } from './shown.svelte';
@@ -127,11 +128,12 @@ class OpenPlan {
         exact: boolean,
     ): Promise<boolean> {
         this.refusal = this.held?.access === 'viewer' ? ONLY_TO_LOOK_AT : null;
-        return (
-            this.refusal === null &&
-            this.held !== null &&
-            (await this.sending?.send(does, label, operations, this.held.version, exact)) === true
-        );
+        const [{ data }, sending] = [this, this.sending];
+        if (this.refusal !== null || this.held === null || data === null || sending === null) {
+            return false;
+        }
+        const all = exact ? operations : rebased(operations, data.document, sending.onTheWay());
+        return await sending.send(does, label, all, this.held.version, exact);
     }
 
     private async post(sending: Sending, waiting: Waiting, outbox: Outbox, views = shown.onScreen()): Promise<Answer> {
