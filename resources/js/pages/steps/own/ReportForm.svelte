@@ -65,7 +65,7 @@
 
 <Figures
     title="How it is polled"
-    says="How long a report is, asking and answer together; how often it is asked for; and the fastest clock that it follows."
+    says="How long a report is, asking and answer together; how often it is asked for; and the fastest clock that it follows. Bytes and bits are counted from 0."
     of={own.name}
     {description}
     figures={[
@@ -230,23 +230,25 @@
                 <Button color="alternative" onclick={addProof}>Add a proof</Button>
             </div>
         </section>
+        <section class="sheet mt-3 px-4 py-3" aria-label="Try a report">
+            <h2>Try a report</h2>
+            <p class="text-soft max-w-[760px] text-[14px]">
+                What came on the data line while a key was held, as hexadecimal bytes: it is read here as the header
+                reads it.
+            </p>
+            <input
+                class="{field} mono mt-2 w-full max-w-[520px]"
+                aria-label="What came"
+                placeholder="FF 73 5A FF FF 80 80 80 80"
+                bind:value={came}
+            />
+            <p class="mt-2" aria-live="polite" aria-label="What it means">
+                {#if trial.now?.lost}{trial.now
+                        .lost}{:else if trial.now && trial.now.channels.length > 0}{@const worked =
+                        trial.now.channels.filter((one) => one.worked)}{worked.length === 0
+                        ? 'It counts, and nothing is worked.'
+                        : worked.map((one) => `${one.name}: ${one.says}`).join(' · ')}{/if}
+            </p>
+        </section>
     </div>
 </div>
-<section class="sheet mt-3 px-4 py-3" aria-label="Try a report">
-    <h2>Try a report</h2>
-    <p class="text-soft max-w-[760px] text-[14px]">
-        What came on the data line while a key was held, as hexadecimal bytes: it is read here as the header reads it.
-    </p>
-    <input
-        class="{field} mono mt-2 w-full max-w-[520px]"
-        aria-label="What came"
-        placeholder="FF 73 5A FF FF 80 80 80 80"
-        bind:value={came}
-    />
-    <p class="mt-2" aria-live="polite" aria-label="What it means">
-        {#if trial.now?.lost}{trial.now.lost}{:else if trial.now && trial.now.channels.length > 0}{@const worked =
-                trial.now.channels.filter((one) => one.worked)}{worked.length === 0
-                ? 'It counts, and nothing is worked.'
-                : worked.map((one) => `${one.name}: ${one.says}`).join(' · ')}{/if}
-    </p>
-</section>
