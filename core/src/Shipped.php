@@ -117,6 +117,7 @@ use Rundfunk\Routes\Rule\CodeMissing;
 use Rundfunk\Routes\Rule\CodeShared;
 use Rundfunk\Routes\Rule\ControlWithoutRoute;
 use Rundfunk\Routes\Rule\FadeLost;
+use Rundfunk\Routes\Rule\FadeUnfinished;
 use Rundfunk\Routes\Rule\FunctionWithoutHardware;
 use Rundfunk\Routes\Rule\OutputUndriven;
 use Rundfunk\Routes\Rule\ReadingWithoutThreshold;
@@ -312,6 +313,7 @@ final class Shipped
             new ValueSpanUnknown,
             new SwitchingImpossible,
             new FadeLost,
+            new FadeUnfinished,
             new RoutesFight,
             new PrecedenceIdle,
             new OffForGood,

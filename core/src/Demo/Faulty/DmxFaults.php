@@ -95,7 +95,9 @@ final readonly class DmxFaults
         // dmx-nothing-shows, dmx-fade-jumps, dmx-fade-coarse
         self::tell($sketch, 'stage-line', 'stage-desk', 'can-1', Action::Set, ['fadeMs' => 100], 255);
         self::tell($sketch, 'stage-line', 'stage-desk', 'can-2', Action::Set, ['fadeMs' => 120_000], 255);
-        foreach (['can-3', 'can-4', 'can-5', 'can-6', 'moving-1', 'smoke', 'hoist'] as $to) {
+        // fade-unfinished
+        self::tell($sketch, 'stage-line', 'stage-desk', 'can-5', Action::Pulse, ['fadeMs' => 2_000]);
+        foreach (['can-3', 'can-4', 'can-6', 'moving-1', 'smoke', 'hoist'] as $to) {
             self::tell($sketch, 'stage-line', 'stage-desk', $to, Action::On);
         }
     }
