@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Testing\TestResponse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Reads what a plan that is opened is answered with. */
@@ -19,10 +20,21 @@ trait ReadsFirstLooks
     {
         $document = ['format' => Plan::FORMAT, 'plan' => $response->json('plan')];
         foreach ($response->json('things') as $list => ['fields' => $fields, 'rows' => $rows, 'same' => $same]) {
-            $document[$list] = array_map(static fn (array $row): array => [...$same, ...array_combine($fields, $row)], $rows);
+            $order = array_fill_keys(array_keys(self::kindOf((string) $list)->shape()->fields), null);
+            $document[$list] = array_map(static fn (array $row): array => array_intersect_key([...$order, ...$same, ...array_combine($fields, $row)], $order), $rows);
         }
 
         return $document;
+    }
+
+    private static function kindOf(string $plural): ThingKind
+    {
+        foreach (ThingKind::cases() as $kind) {
+            if ($kind->plural() === $plural) {
+                return $kind;
+            }
+        }
+        self::fail("no kind is called {$plural}");
     }
 
     /**

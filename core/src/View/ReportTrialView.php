@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\View;
 
+use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\ReportForm;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\OwnModule;
@@ -37,8 +38,7 @@ final readonly class ReportTrialView implements View
     {
         parse_str($of, $asked);
         $text = static fn (string $name): string => is_string($asked[$name] ?? null) ? $asked[$name] : '';
-        $own = $plan->find(ThingKind::OwnModule, $text('module'));
-        $form = $own instanceof OwnModule ? $knowledge->catalogue->modules[$own->key()]->report : null;
+        $form = self::form($text('module'), $plan, $knowledge->catalogue);
         if ($form === null) {
             return null;
         }
@@ -53,6 +53,22 @@ final readonly class ReportTrialView implements View
         $read = $form->read($bytes);
 
         return $read === null ? new ReportTrial([], self::lost($form, $bytes)) : new ReportTrial(self::channels($form, $read), null);
+    }
+
+    /** Where nothing is said, the first that there is. */
+    private static function form(string $module, Plan $plan, Catalogue $catalogue): ?ReportForm
+    {
+        $own = $plan->find(ThingKind::OwnModule, $module);
+        if ($module !== '') {
+            return $own instanceof OwnModule ? $catalogue->modules[$own->key()]->report : null;
+        }
+        foreach ($catalogue->modules as $class) {
+            if ($class->report !== null) {
+                return $class->report;
+            }
+        }
+
+        return null;
     }
 
     private static function lost(ReportForm $form, string $bytes): string
