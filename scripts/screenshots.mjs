@@ -35,21 +35,7 @@ const views = {
     'links-serial': [linden, 'links/{link Vents}'],
     'links-can': [linden, 'links/{link Store bus}'],
     'links-dmx': [linden, 'links/{link Bench lamps}'],
-    'links-dmx-rehearsed': [
-        linden,
-        'links/{link Bench lamps}',
-        'dark',
-        async (page) => {
-            const rehearsal = page.getByRole('region', { name: 'Rehearse it' });
-            await rehearsal.getByLabel('Work', { exact: true }).selectOption('Page: potting party');
-            await rehearsal.getByRole('button', { name: 'Work it' }).click();
-            await page.waitForTimeout(1200);
-            await page.getByRole('region', { name: 'What tells what' }).evaluate((one) => {
-                one.style.scrollMarginTop = '60px';
-                one.scrollIntoView();
-            });
-        },
-    ],
+    cable: [linden, 'power/{node Frame 1}.cables'],
     'find-the-bit': [
         linden,
         'links/{link Store bus}',
