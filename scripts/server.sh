@@ -12,7 +12,7 @@ app_environment() {
 WORKERS=4
 
 # start_server PORT LOG: sets SERVER_GROUP, the process group to end. What runs hot is compiled, and memory comes in huge
-# pages where the system has them: an edit of a large plan is answered in two thirds of the time. Nobody looks for circles
+# pages where the system has them: on one machine a third of an edit's time, on another none. Nobody looks for circles
 # among the thousands of things that a plan is put together from: each request gives back its memory whole. What it is set
 # to and which addresses it has is read once, from here: of its own, so that no other command believes it. Where there is no
 # room for that on the disk it is read each time.

@@ -10,6 +10,7 @@ const change = (values: Record<string, unknown>, id = 'm'): Operation => ({
     values: values as Operation['values'],
 });
 const shown = {
+    plan: { id: 'p', name: 'House', busyWifi: [1] },
     ownModules: [{ id: 'm', name: 'Pad', description: { advice: 'A', keys: keys('a', 'b', 'c') }, order: 0 }],
 } as unknown as PlanDocument;
 const after = (mine: Operation, ...waiting: Operation[]): unknown => rebased([mine], shown, waiting)[0]?.values;
@@ -62,4 +63,10 @@ test('rows that both put at the end both stay, and settings are left to the serv
     ]);
     const mine = change({ settings: { one: 1 } });
     expect(after(mine, change({ settings: { other: 2 } }))).toEqual({ settings: { one: 1 } });
+});
+
+test('two channels that are ticked one after another are both in use', () => {
+    const ticked = (busyWifi: number[]): Operation => ({ op: 'change', kind: 'plan', id: 'p', values: { busyWifi } });
+    expect(after(ticked([1, 11]), ticked([1, 6]))).toEqual({ busyWifi: [1, 6, 11] });
+    expect(after(ticked([]), ticked([1, 6]))).toEqual({ busyWifi: [6] });
 });

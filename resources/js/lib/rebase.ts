@@ -15,11 +15,10 @@ export function rebased(operations: Operation[], shown: PlanDocument, waiting: O
         return operations;
     }
     return operations.map((operation) => {
-        if (operation.op !== 'change' || operation.kind === 'plan') {
+        if (operation.op !== 'change') {
             return operation;
         }
-        const lists = shown as unknown as Record<string, (Record<string, unknown> & { id: string })[]>;
-        const thing = lists[plural(operation.kind, lists)]?.find(({ id }) => id === operation.id);
+        const thing = shownOf(operation, shown);
         const values = Object.entries(operation.values).map(([field, mine]) => {
             const theirs = waiting.findLast(
                 (one) => one.op === 'change' && one.id === operation.id && field in one.values,
@@ -30,6 +29,11 @@ export function rebased(operations: Operation[], shown: PlanDocument, waiting: O
         });
         return { ...operation, values: Object.fromEntries(values) as Operation['values'] };
     });
+}
+
+function shownOf({ kind, id }: Operation, shown: PlanDocument): Record<string, unknown> | undefined {
+    const lists = shown as unknown as Record<string, (Record<string, unknown> & { id: string })[]>;
+    return kind === 'plan' ? shown.plan : lists[plural(kind, lists)]?.find((one) => one.id === id);
 }
 
 function isWhole(value: unknown): value is object {

@@ -10,22 +10,19 @@ use LogicException;
  * The masks and filters that let the fewest strangers through, found by looking at every way: which of the wanted identifiers
  * go to which mask, and which of a mask's share one filter. The best mask for such a grouping has a one wherever every
  * group is of one mind; any other with the same groups lets in as many or more. Meant for up to eight identifiers.
+ * Of each option it is kept who comes through, a 0 or a 1 for each stranger.
  *
  * @phpstan-type Bank array{mask: int, extended: bool, filters: list<int>}
- * @phpstan-type Option array{in: string, mask: int, filters: list<int>}
+ * @phpstan-type Option array{in: string, bank: Bank}
  */
-final class FewestStrangers
+final readonly class FewestStrangers
 {
-    /** Who comes through, a 0 or a 1 each: nobody. */
-    private readonly string $none;
-
     /**
      * @param  list<int>  $wanted  with {@see Recording::EXTENDED} where of 29 bits
      * @param  list<int>  $others  who else is known on the bus
      */
-    public function __construct(private readonly array $wanted, private readonly array $others)
+    public function __construct(private array $wanted, private array $others)
     {
-        $this->none = str_repeat('0', count($others));
     }
 
     /** @return list<Bank> the first mask's and the second's */
@@ -41,10 +38,10 @@ final class FewestStrangers
                 foreach ($second as $other) {
                     $in = substr_count($one['in'] | $other['in'], '1');
                     if ($in === 0) {
-                        return [$this->bank($set, $one), $this->bank($all & ~$set, $other)];
+                        return [$one['bank'], $other['bank']];
                     }
                     if ($in < $fewest) {
-                        [$fewest, $best] = [$in, [$this->bank($set, $one), $this->bank($all & ~$set, $other)]];
+                        [$fewest, $best] = [$in, [$one['bank'], $other['bank']]];
                     }
                 }
             }
@@ -53,23 +50,12 @@ final class FewestStrangers
         return $best ?? throw new LogicException('Up to six filters and two masks let anything through.');
     }
 
-    /**
-     * @param  Option  $option
-     * @return Bank
-     */
-    private function bank(int $set, array $option): array
-    {
-        $extended = $set !== 0 && Recording::isExtended($this->wanted[(int) log($set & -$set, 2)]);
-
-        return ['mask' => $option['mask'], 'extended' => $extended, 'filters' => $option['filters']];
-    }
-
     /** @return list<Option> none where the set cannot go to one mask */
     private function options(int $set, int $filters): array
     {
         $ids = array_values(array_filter($this->wanted, static fn (int $id, int $at): bool => (($set >> $at) & 1) === 1, ARRAY_FILTER_USE_BOTH));
         if ($ids === []) {
-            return [['in' => $this->none, 'mask' => CanFrame::STANDARD_MOST, 'filters' => []]];
+            return [['in' => str_repeat('0', count($this->others)), 'bank' => ['mask' => CanFrame::STANDARD_MOST, 'extended' => false, 'filters' => []]]];
         }
         $extended = Recording::isExtended($ids[0]);
         foreach ($ids as $id) {
@@ -80,12 +66,11 @@ final class FewestStrangers
         $whole = $extended ? CanFrame::EXTENDED_MOST : CanFrame::STANDARD_MOST;
         $options = [];
         foreach (self::groupings(array_map(Recording::bare(...), $ids), $whole, $filters) as $mask => $some) {
-            $values = array_keys($some);
             $in = '';
             foreach ($this->others as $other) {
                 $in .= Recording::isExtended($other) === $extended && isset($some[Recording::bare($other) & $mask]) ? '1' : '0';
             }
-            $options[] = ['in' => $in, 'mask' => $mask, 'filters' => $values];
+            $options[] = ['in' => $in, 'bank' => ['mask' => $mask, 'extended' => $extended, 'filters' => array_keys($some)]];
         }
 
         return self::worthIt($options);

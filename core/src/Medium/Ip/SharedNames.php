@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\Ip;
 
 use Rundfunk\Check\Look;
-use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
-use Rundfunk\Plan\Node;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 
 /**
@@ -29,19 +26,15 @@ final readonly class SharedNames
     private static function areIn(Plan $plan): bool
     {
         $names = [];
-        foreach ($plan->all(Node::kind()) as $node) {
-            if ($node instanceof Node) {
-                $names[] = Topics::slug($node->name);
-                $names[] = "{$node->id}/presence";
-            }
+        foreach ($plan->nodes() as $node) {
+            $names[] = Topics::slug($node->name);
+            $names[] = "{$node->id}/presence";
         }
-        foreach ($plan->all(Output::kind()) as $output) {
-            if ($output instanceof Output) {
-                $names[] = "{$output->nodeId}=".Topics::slug($output->name);
-            }
+        foreach ($plan->outputs() as $output) {
+            $names[] = "{$output->nodeId}=".Topics::slug($output->name);
         }
-        foreach ($plan->all(Control::kind()) as $control) {
-            if ($control instanceof Control && $control->kind === ControlKind::Reading) {
+        foreach ($plan->controls() as $control) {
+            if ($control->kind === ControlKind::Reading) {
                 $names[] = "{$control->nodeId}/".Topics::slug($control->name);
             }
         }

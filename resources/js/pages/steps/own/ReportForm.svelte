@@ -1,13 +1,12 @@
 <script lang="ts">
-    import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../../lib/api';
     import { described, type Path } from '../../../lib/described';
     import { view } from '../../../lib/shown.svelte';
     import { typed } from '../../../lib/typed';
     import CheckField from '../../../widgets/CheckField.svelte';
-    import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import TextField from '../../../widgets/TextField.svelte';
     import Figures from './Figures.svelte';
+    import RecordTable from './RecordTable.svelte';
 
     type Description = NonNullable<Schemas['OwnModule']['description']>;
     type Report = NonNullable<Description['report']>;
@@ -59,7 +58,7 @@
         const byte = Math.max(-1, ...report.proofs.map((one) => one.byte)) + 1;
         put('Proofs', { ...report, proofs: [...report.proofs, { byte, is: [0] }] });
     }
-    const without = <T,>(list: T[], at: number): T[] => list.filter((_, other) => other !== at);
+    const figure = { width: 'w-[84px]', mono: true, typed };
     const field = 'bg-sheet border-rule text-ink rounded-[4px] border px-2 py-1';
 </script>
 
@@ -96,140 +95,64 @@
     />
 </section>
 <div class="grid items-start gap-x-3 xl:grid-cols-2">
-    <section class="sheet mt-3" aria-label="Keys of the report">
-        <table class="ledger">
-            <thead
-                ><tr
-                    ><th><span class="text-ink font-semibold">Keys</span></th><th class="w-[84px]">Byte</th><th
-                        class="w-[84px]">Bit</th
-                    ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
-                ></thead
-            >
-            <tbody>
-                {#each report.keys as key, at (at)}
-                    <tr>
-                        <td
-                            ><TextField
-                                quiet
-                                label="Name of key {at + 1}"
-                                value={key.name}
-                                onsave={(text) => onset('Keys', ['report', 'keys', at, 'name'], text)}
-                            /></td
-                        >
-                        {#each ['byte', 'bit'] as const as place (place)}
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="{place === 'byte' ? 'Byte' : 'Bit'} of {key.name}"
-                                    value={String(key[place])}
-                                    onsave={(text) => onset('Keys', ['report', 'keys', at, place], typed(text))}
-                                /></td
-                            >
-                        {/each}
-                        <td class="text-right"
-                            ><RemoveButton
-                                what="Remove {key.name}"
-                                onremove={() => put('Keys', { ...report, keys: without(report.keys, at) })}
-                            /></td
-                        >
-                    </tr>
-                {/each}
-            </tbody>
-        </table>
-        <div class="border-rule border-t px-3 py-2">
-            <Button color="alternative" onclick={addKey}>Add a key</Button>
-        </div>
-    </section>
+    <RecordTable
+        title="Keys"
+        region="Keys of the report"
+        rows={report.keys}
+        columns={[
+            { field: 'name', label: '', spoken: (_, at) => `Name of key ${at + 1}` },
+            { field: 'byte', label: 'Byte', spoken: (key) => `Byte of ${key.name}`, ...figure },
+            { field: 'bit', label: 'Bit', spoken: (key) => `Bit of ${key.name}`, ...figure },
+        ]}
+        named={(key) => key.name}
+        add="Add a key"
+        onset={(at, field, value) => onset('Keys', ['report', 'keys', at, field], value)}
+        onadd={addKey}
+        onremove={(keys) => put('Keys', { ...report, keys })}
+    />
     <div>
-        <section class="sheet mt-3" aria-label="Axes of the report">
-            <table class="ledger">
-                <thead
-                    ><tr
-                        ><th><span class="text-ink font-semibold">Sticks and pressures</span></th><th class="w-[84px]"
-                            >Byte</th
-                        ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each report.axes as axis, at (at)}
-                        <tr>
-                            <td
-                                ><TextField
-                                    quiet
-                                    label="Name of axis {at + 1}"
-                                    value={axis.name}
-                                    onsave={(text) => onset('Axes', ['report', 'axes', at, 'name'], text)}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="Byte of {axis.name}"
-                                    value={String(axis.byte)}
-                                    onsave={(text) => onset('Axes', ['report', 'axes', at, 'byte'], typed(text))}
-                                /></td
-                            >
-                            <td class="text-right"
-                                ><RemoveButton
-                                    what="Remove {axis.name}"
-                                    onremove={() => put('Axes', { ...report, axes: without(report.axes, at) })}
-                                /></td
-                            >
-                        </tr>
-                    {/each}
-                </tbody>
-            </table>
-            <div class="border-rule border-t px-3 py-2">
-                <Button color="alternative" onclick={addAxis}>Add an axis</Button>
-            </div>
-        </section>
-        <section class="sheet mt-3" aria-label="What proves a report">
-            <table class="ledger">
-                <thead
-                    ><tr
-                        ><th class="w-[110px]"><span class="text-ink font-semibold">Counts where</span> byte</th><th
-                            >is one of, hexadecimal</th
-                        ><th class="w-[76px]"><span class="sr-only">Remove</span></th></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each report.proofs as proof, at (at)}
-                        <tr>
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="Byte of proof {at + 1}"
-                                    value={String(proof.byte)}
-                                    onsave={(text) => onset('Proofs', ['report', 'proofs', at, 'byte'], typed(text))}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="What byte {proof.byte} may be"
-                                    value={hex(proof.is)}
-                                    onsave={(text) => onset('Proofs', ['report', 'proofs', at, 'is'], bytes(text))}
-                                /></td
-                            >
-                            <td class="text-right"
-                                >{#if report.proofs.length > 1}<RemoveButton
-                                        what="Remove proof {at + 1}"
-                                        onremove={() =>
-                                            put('Proofs', { ...report, proofs: without(report.proofs, at) })}
-                                    />{/if}</td
-                            >
-                        </tr>
-                    {/each}
-                </tbody>
-            </table>
-            <div class="border-rule border-t px-3 py-2">
-                <Button color="alternative" onclick={addProof}>Add a proof</Button>
-            </div>
-        </section>
+        <RecordTable
+            title="Sticks and pressures"
+            region="Axes of the report"
+            rows={report.axes}
+            columns={[
+                { field: 'name', label: '', spoken: (_, at) => `Name of axis ${at + 1}` },
+                { field: 'byte', label: 'Byte', spoken: (axis) => `Byte of ${axis.name}`, ...figure },
+            ]}
+            named={(axis) => axis.name}
+            add="Add an axis"
+            onset={(at, field, value) => onset('Axes', ['report', 'axes', at, field], value)}
+            onadd={addAxis}
+            onremove={(axes) => put('Axes', { ...report, axes })}
+        />
+        <RecordTable
+            title="Counts where"
+            region="What proves a report"
+            rows={report.proofs}
+            columns={[
+                {
+                    field: 'byte',
+                    label: 'byte',
+                    spoken: (_, at) => `Byte of proof ${at + 1}`,
+                    ...figure,
+                    width: 'w-[150px]',
+                },
+                {
+                    field: 'is',
+                    label: 'is one of, hexadecimal',
+                    mono: true,
+                    spoken: ({ byte }) => `What byte ${byte} may be`,
+                    shown: ({ is }) => hex(is),
+                    typed: bytes,
+                },
+            ]}
+            least={1}
+            named={(_, at) => `proof ${at + 1}`}
+            add="Add a proof"
+            onset={(at, field, value) => onset('Proofs', ['report', 'proofs', at, field], value)}
+            onadd={addProof}
+            onremove={(proofs) => put('Proofs', { ...report, proofs })}
+        />
         <section class="sheet mt-3 px-4 py-3" aria-label="Try a report">
             <h2>Try a report</h2>
             <p class="text-soft max-w-[760px] text-[14px]">
