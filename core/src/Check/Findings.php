@@ -42,7 +42,10 @@ final readonly class Findings
             }
             $byId = [];
             foreach (self::inOrder(array_merge(...array_values($bySubject))) as $finding) {
-                $byId[$finding->id()] = self::graver($byId[$finding->id()] ?? null, $finding);
+                $held = $byId[$finding->id()] ?? null;
+                if ($held === null || $finding->severity->rank() > $held->severity->rank()) {
+                    $byId[$finding->id()] = $finding;
+                }
             }
 
             return array_values($byId);
@@ -62,7 +65,10 @@ final readonly class Findings
      */
     public function since(self $before): array
     {
-        $had = $before->byId();
+        $had = [];
+        foreach ($before->all() as $finding) {
+            $had[$finding->id()] = $finding;
+        }
         $put = [];
         $order = [];
         foreach ($this->all() as $finding) {
@@ -78,22 +84,6 @@ final readonly class Findings
         return ['put' => $put, 'gone' => array_map(strval(...), array_keys(array_diff_key($had, array_flip($order)))), 'order' => $order];
     }
 
-    /** @return array<string, Finding> in no order */
-    private function byId(): array
-    {
-        $byId = [];
-        foreach ($this->bySubject as $bySubject) {
-            foreach ($bySubject as $findings) {
-                foreach ($findings as $finding) {
-                    $id = $finding->id();
-                    $byId[$id] = isset($byId[$id]) ? self::inOrderGravest($byId[$id], $finding) : $finding;
-                }
-            }
-        }
-
-        return $byId;
-    }
-
     /** @return list<Finding> those not accepted by the user */
     public function open(Plan $plan): array
     {
@@ -103,19 +93,6 @@ final readonly class Findings
         }
 
         return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
-    }
-
-    /** Which of two of one id is listed. */
-    private static function inOrderGravest(Finding $one, Finding $other): Finding
-    {
-        [$first, $second] = self::inOrder([$one, $other]);
-
-        return self::graver($first, $second);
-    }
-
-    private static function graver(?Finding $held, Finding $finding): Finding
-    {
-        return $held === null || $finding->severity->rank() > $held->severity->rank() ? $finding : $held;
     }
 
     /**
