@@ -25,6 +25,8 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\Bond;
 use Rundfunk\Shape\PlanRefused;
 use Symfony\Component\Uid\Ulid;
 
@@ -172,8 +174,8 @@ final readonly class PlanStore
             $things = array_map(static fn (string $id): ?Thing => $edited->plan->find($kind, $id), $edited->touched[$kind->value] ?? []);
             $this->putThings($kind, $record->id, array_values(array_filter($things, static fn (?Thing $thing): bool => $thing !== null)));
         }
-        foreach (array_reverse(ThingKind::cases()) as $kind) {
-            $gone = array_filter($edited->touched[$kind->value] ?? [], static fn (string $id): bool => $edited->plan->find($kind, $id) === null);
+        foreach (ThingKind::cases() as $kind) {
+            $gone = array_filter($edited->touched[$kind->value] ?? [], static fn (string $id): bool => self::goesByItself($kind, $id, $edited));
             if ($gone !== []) {
                 $query = ThingRecord::of($kind, $record->id);
                 $query->whereIn('id', $gone);
@@ -187,6 +189,27 @@ final readonly class PlanStore
                 $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $edited->plan->all(ThingKind::from($what)), $edited->touched[$what] ?? []);
             }
         }
+    }
+
+    /** Whether a thing is gone, and nothing that it was part of or joined with it: with that the database takes it out by itself. */
+    private static function goesByItself(ThingKind $kind, string $id, Edited $edited): bool
+    {
+        $thing = $edited->before->find($kind, $id);
+        if ($thing === null || $edited->plan->find($kind, $id) !== null) {
+            return false;
+        }
+        foreach (Ties::of($kind) as $tie) {
+            if ($tie->bond !== Bond::PartOf && $tie->bond !== Bond::Joins) {
+                continue;
+            }
+            foreach ($tie->ids($thing) as $with) {
+                if ($edited->plan->find($tie->to, $with) === null) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /**

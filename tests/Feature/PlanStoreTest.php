@@ -6,10 +6,14 @@ namespace Tests\Feature;
 
 use App\Plans\PlanStore;
 use App\Plans\ThingTables;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Ties;
+use Rundfunk\Shape\Bond;
 
 /** What an edit writes, and what the database itself sees to. */
 final class PlanStoreTest extends FeatureTestCase
@@ -58,6 +62,42 @@ final class PlanStoreTest extends FeatureTestCase
             DB::disableQueryLog();
         }
         self::assertSame($counts[0], $counts[1]);
+    }
+
+    public function test_what_goes_with_another_the_database_takes_out_by_itself(): void
+    {
+        $user = self::user();
+        $plan = $this->linden($user);
+        $this->actingAs($user);
+        $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $this->edit($plan, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();
+        $deleted = array_values(array_filter(array_column(DB::getQueryLog(), 'query'), static fn (string $query): bool => str_starts_with($query, 'delete')));
+        DB::disableQueryLog();
+        self::assertSame(['delete from `nodes` where `plan_id` = ? and `id` in (?)'], $deleted);
+        $shown = self::document($this->getJson("/api/plans/{$plan->id}"));
+        foreach (ThingKind::cases() as $kind) {
+            $ids = array_column($shown[$kind->plural()], 'id');
+            sort($ids);
+            self::assertSame($ids, DB::table(ThingTables::name($kind))->where('plan_id', $plan->id)->orderBy('id')->pluck('id')->all(), $kind->value);
+        }
+    }
+
+    public function test_every_thing_goes_with_what_it_is_part_of_or_joins(): void
+    {
+        $cascading = DB::table('information_schema.key_column_usage as used')
+            ->join('information_schema.referential_constraints as kept', static fn (JoinClause $on) => $on->on('kept.constraint_schema', 'used.constraint_schema')->on('kept.constraint_name', 'used.constraint_name'))
+            ->where('used.constraint_schema', DB::connection()->getDatabaseName())->where('kept.delete_rule', 'CASCADE')
+            ->get(['used.table_name as of', 'used.column_name as by', 'used.referenced_table_name as to'])
+            ->map(static fn (object $key): string => implode(' ', get_object_vars($key)))->all();
+        foreach (ThingKind::cases() as $kind) {
+            foreach (Ties::of($kind) as $tie) {
+                if ($tie->bond === Bond::PartOf || $tie->bond === Bond::Joins) {
+                    self::assertContains(ThingTables::name($kind).' '.Str::snake($tie->field).' '.ThingTables::name($tie->to), $cascading);
+                }
+            }
+        }
     }
 
     public function test_a_plan_removed_for_good_leaves_nothing_behind(): void

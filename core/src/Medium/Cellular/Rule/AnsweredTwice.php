@@ -12,6 +12,8 @@ use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Cellular\Commands;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Spot;
 
 /** A text that is answered, and besides comes back as the state of what it worked. Asked of the phone, at which both meet. */
@@ -20,7 +22,9 @@ final readonly class AnsweredTwice implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        foreach ($look->plan->controlsOf($node) as $control) {
+        // Most nodes have no message that could tell a state.
+        $tells = array_filter($look->plan->outputsOf($node), static fn (Output $output): bool => $output->kind === OutputKind::Message);
+        foreach ($tells === [] ? [] : $look->plan->controlsOf($node) as $control) {
             $state = Commands::answers($control) && Commands::reachModem($look->plan, $control) ? Commands::answeringState($look->plan, $control) : null;
             if ($state === null) {
                 continue;
