@@ -4,16 +4,26 @@ declare(strict_types=1);
 
 namespace Rundfunk\Build;
 
-use Rundfunk\Frame\FieldSize;
+use Rundfunk\Frame\FrameField;
 use Rundfunk\Frame\FrameLayout;
+use Rundfunk\Frame\PlacedField;
 use Rundfunk\Text\CNames;
 
-/** A frame's layout as C: a struct, an encoder and a decoder. */
+/** A frame's layout as C: a struct, an encoder and a decoder. Those of the bytes inside a frame are named after what they are. */
 final readonly class CFrame
 {
-    /** @param  string  $prefix in capitals */
-    public function __construct(private FrameLayout $layout, private string $prefix)
+    private string $type;
+
+    private string $length;
+
+    /**
+     * @param  string  $prefix  in capitals
+     * @param  string  $what  it is, as C may name it
+     */
+    public function __construct(private FrameLayout $layout, string $prefix, string $what = 'frame', private string $title = 'Frame')
     {
+        $this->type = strtolower($prefix).'_'.$what;
+        $this->length = $prefix.'_'.strtoupper($what).'_BYTES';
     }
 
     /** @return list<string> */
@@ -22,39 +32,61 @@ final readonly class CFrame
         if (! $this->layout->fits()) {
             return ["#error \"The payload of {$this->layout->lengthBytes} bytes does not hold the frame of {$this->layout->usedBytes()} bytes.\"", ''];
         }
-        $type = strtolower($this->prefix).'_frame';
-        $lines = ['/*', " * Frame, {$this->layout->lengthBytes} bytes, little-endian:"];
-        foreach ($this->layout->placed() as ['field' => $field, 'offset' => $offset]) {
-            $lines[] = sprintf(' *   byte %d%s  %-8s %s', $offset, $field->size->bytes() > 1 ? '–'.($offset + $field->size->bytes() - 1) : '  ', $field->name, CNames::comment($field->doc));
+        $lines = ['/*', " * {$this->title}, {$this->layout->lengthBytes} bytes, little-endian:"];
+        foreach ($this->layout->placed() as $placed) {
+            $lines[] = sprintf(' *   %s  %-8s %s', self::place($placed), $placed->field->name, CNames::comment($placed->field->doc));
+        }
+        $room = $this->layout->room;
+        if ($room !== null) {
+            $lines[] = sprintf(' *   byte %d–%d  %-8s %s', $room->fromByte, $room->endByte() - 1, $room->name, CNames::comment($room->doc));
         }
         $filler = $this->layout->lengthBytes - $this->layout->usedBytes();
         if ($filler > 0) {
             $lines[] = " *   then {$filler} bytes of filler, zero";
         }
-        $lines = [...$lines, ' */', "#define {$this->prefix}_FRAME_BYTES {$this->layout->lengthBytes}", '', "struct {$type} {"];
+        $lines = [...$lines, ' */', "#define {$this->length} {$this->layout->lengthBytes}", '', "struct {$this->type} {"];
         foreach ($this->layout->fields as $field) {
             $lines[] = "    {$field->size->cType()} {$field->name};";
         }
 
-        return [...$lines, '};', '', ...$this->encoder($type), ...$this->decoder($type)];
+        return [...$lines, '};', '', ...$this->encoder(), ...$this->decoder()];
+    }
+
+    private static function place(PlacedField $placed): string
+    {
+        if (! $placed->field->size->isOfBytes) {
+            return sprintf('%-20s', $placed->words());
+        }
+
+        return "byte {$placed->firstByte()}".($placed->firstByte() === $placed->lastByte() ? '  ' : "–{$placed->lastByte()}");
     }
 
     /** @return list<string> */
-    private function encoder(string $type): array
+    private function encoder(): array
     {
         $lines = [
-            "static inline void {$type}_encode(const struct {$type} *frame, uint8_t bytes[{$this->prefix}_FRAME_BYTES])",
+            "static inline void {$this->type}_encode(const struct {$this->type} *frame, uint8_t bytes[{$this->length}])",
             '{',
         ];
-        foreach ($this->layout->placed() as ['field' => $field, 'offset' => $offset]) {
-            for ($byte = 0; $byte < $field->size->bytes(); $byte++) {
-                $shift = 8 * $byte;
-                $unsigned = $field->size === FieldSize::U8 ? "frame->{$field->name}" : '('.self::unsigned($field->size).")frame->{$field->name}";
-                $lines[] = '    bytes['.($offset + $byte).'] = (uint8_t)('.($shift === 0 ? $unsigned : "({$unsigned}) >> {$shift}").');';
+        $written = 0;
+        foreach ($this->layout->placed() as $placed) {
+            for ($byte = $placed->firstByte(); $byte <= $placed->lastByte(); $byte++) {
+                for (; $written < $byte; $written++) {
+                    // Between two fields: another's, who puts it in afterwards.
+                    $lines[] = "    bytes[{$written}] = 0;";
+                }
+                $shift = $placed->shiftIn($byte);
+                $raw = self::raw($placed->field);
+                $lines[] = "    bytes[{$byte}] ".($written > $byte ? '|=' : '=').' (uint8_t)('.match (true) {
+                    $shift === 0 => $raw,
+                    $shift > 0 => "({$raw}) << {$shift}",
+                    default => "({$raw}) >> ".-$shift,
+                }.');';
+                $written = $byte + 1;
             }
         }
-        if ($this->layout->usedBytes() < $this->layout->lengthBytes) {
-            $lines[] = "    for (uint8_t filler = {$this->layout->usedBytes()}; filler < {$this->prefix}_FRAME_BYTES; filler++) {";
+        if ($this->layout->fieldBytes() < $this->layout->lengthBytes) {
+            $lines[] = "    for (uint8_t filler = {$this->layout->fieldBytes()}; filler < {$this->length}; filler++) {";
             $lines[] = '        bytes[filler] = 0;';
             $lines[] = '    }';
         }
@@ -62,35 +94,62 @@ final readonly class CFrame
         return [...$lines, '}', ''];
     }
 
-    /** @return list<string> */
-    private function decoder(string $type): array
+    /** What stands in a field's bits, in C. */
+    private static function raw(FrameField $field): string
     {
+        $size = $field->size;
+        if ($size->isOfBytes) {
+            return $size->cType() === 'uint8_t' ? "frame->{$field->name}" : "({$size->cUnsigned()})frame->{$field->name}";
+        }
+        $counted = $size->lowest === 0 ? "frame->{$field->name}" : "(frame->{$field->name} - ({$size->lowest}))";
+
+        return "({$size->cUnsigned()}){$counted} & 0x".dechex((1 << $size->bits) - 1).'U'.($size->bits > 16 ? 'L' : '');
+    }
+
+    /** @return list<string> */
+    private function decoder(): array
+    {
+        // Where a field can hold what stands for nothing, nothing is put into the caller's before all of it is read.
+        $strict = array_filter($this->layout->fields, static fn (FrameField $field): bool => ! $field->size->isOfBytes && $field->size->hasIdleCodes()) !== [];
+        $into = $strict ? 'read.' : 'frame->';
         $lines = [
-            '/* Returns 1, or 0 when the length is not the agreed one; then the frame is left as it was. */',
-            "static inline uint8_t {$type}_decode(struct {$type} *frame, const uint8_t *bytes, uint8_t length)",
+            '/* Returns 1, or 0 when the length is not the agreed one'.($strict ? ' or it holds what nobody says' : '').'; then the frame is left as it was. */',
+            "static inline uint8_t {$this->type}_decode(struct {$this->type} *frame, const uint8_t *bytes, uint8_t length)",
             '{',
-            "    if (length != {$this->prefix}_FRAME_BYTES) {",
+            ...($strict ? ["    struct {$this->type} read;"] : []),
+            "    if (length != {$this->length}) {",
             '        return 0;',
             '    }',
         ];
-        foreach ($this->layout->placed() as ['field' => $field, 'offset' => $offset]) {
+        foreach ($this->layout->placed() as $placed) {
+            $size = $placed->field->size;
+            $to = $into.$placed->field->name;
             $parts = [];
-            for ($byte = 0; $byte < $field->size->bytes(); $byte++) {
-                $cast = '('.self::unsigned($field->size).')bytes['.($offset + $byte).']';
-                $parts[] = $byte === 0 ? $cast : '('.self::unsigned($field->size).')('.$cast.' << '.(8 * $byte).')';
+            for ($byte = $placed->firstByte(); $byte <= $placed->lastByte(); $byte++) {
+                $shift = $placed->shiftIn($byte);
+                $cast = "({$size->cUnsigned()})bytes[{$byte}]";
+                $parts[] = match (true) {
+                    $shift === 0 => $cast,
+                    $shift > 0 => "({$size->cUnsigned()})({$cast} >> {$shift})",
+                    default => "({$size->cUnsigned()})({$cast} << ".-$shift.')',
+                };
             }
-            $lines[] = "    frame->{$field->name} = ({$field->size->cType()})(".implode(' | ', $parts).');';
+            if ($size->isOfBytes) {
+                $lines[] = "    {$to} = ({$size->cType()})(".implode(' | ', $parts).');';
+
+                continue;
+            }
+            $raw = '(('.implode(' | ', $parts).') & 0x'.dechex((1 << $size->bits) - 1).'U'.($size->bits > 16 ? 'L' : '').')';
+            $signed = $size->cType() === 'int16_t' || $size->cType() === 'int32_t';
+            // A board whose numbers have 16 bits goes below nought by its own arithmetic.
+            $lines[] = "    {$to} = ({$size->cType()})(".($size->lowest === 0 ? $raw : ($signed && $size->bits <= 15 ? "(int16_t){$raw}" : "(int32_t){$raw}")." + ({$size->lowest})").');';
+            if ($size->hasIdleCodes()) {
+                $lines[] = "    if ({$to} > {$size->highest}) {";
+                $lines[] = '        return 0;';
+                $lines[] = '    }';
+            }
         }
 
-        return [...$lines, '    return 1;', '}', ''];
-    }
-
-    private static function unsigned(FieldSize $size): string
-    {
-        return match ($size->bytes()) {
-            1 => 'uint8_t',
-            2 => 'uint16_t',
-            default => 'uint32_t',
-        };
+        return [...$lines, ...($strict ? ['    *frame = read;'] : []), '    return 1;', '}', ''];
     }
 }

@@ -123,10 +123,14 @@ final readonly class CHeader
         }
         $lines = [...$lines, '', ...self::codes($plan, $endpoint, $prefix, $names)];
         $lines = [...$lines, ...$this->knowledge->media->offering(WritesC::class, $link->medium)?->cLines($plan, $endpoint, $prefix, $this->knowledge) ?? []];
-        $layout = $this->knowledge->media->offering(FramesMessages::class, $link->medium)?->layout($plan, $link);
+        $frames = $this->knowledge->media->offering(FramesMessages::class, $link->medium);
+        $layout = $frames?->layout($plan, $link);
         if ($layout !== null) {
             $proof = $layout->fits() ? FrameProof::of($layout) : null;
             $lines = [...$lines, ...(new CFrame($layout, $prefix))->lines(), ...($proof === null ? [] : CFrameProof::lines($proof, $prefix, KeyNames::of($plan, $this->knowledge)[$link->id], CNames::comment($link->name)))];
+        }
+        foreach ($layout?->fits() === true ? $frames->insides($plan, $endpoint) : [] as $inside) {
+            $lines = [...$lines, ...(new CFrame($inside->layout, $prefix, $inside->what, $inside->title))->lines()];
         }
 
         return $lines;

@@ -22,24 +22,27 @@ final readonly class FrameCodec
         if (! $this->layout->fits()) {
             throw FrameFault::tooShort($this->layout);
         }
-        $bytes = '';
-        foreach ($this->layout->fields as $field) {
+        $bytes = array_fill(0, $this->layout->lengthBytes, 0);
+        foreach ($this->layout->placed() as $placed) {
+            $field = $placed->field;
             $value = $values[$field->name] ?? throw FrameFault::missing($field);
-            if ($value < $field->size->lowest() || $value > $field->size->highest()) {
+            if ($value < $field->size->lowest || $value > $field->size->highest) {
                 throw FrameFault::outOfRange($field, $value);
             }
-            for ($byte = 0; $byte < $field->size->bytes(); $byte++) {
-                $bytes .= chr(($value >> (8 * $byte)) & 0xFF);
+            $bits = $field->size->raw($value) << ($placed->atBit % 8);
+            for ($byte = $placed->firstByte(); $byte <= $placed->lastByte(); $byte++) {
+                $bytes[$byte] |= $bits & 0xFF;
+                $bits >>= 8;
             }
         }
 
-        return str_pad($bytes, $this->layout->lengthBytes, "\0");
+        return implode('', array_map(chr(...), $bytes));
     }
 
     /**
      * @return array<string, int>
      *
-     * @throws FrameFault when the length is not the layout's
+     * @throws FrameFault when the length is not the layout's, or a field holds what stands for nothing
      */
     public function decode(string $bytes): array
     {
@@ -47,12 +50,14 @@ final readonly class FrameCodec
             throw FrameFault::wrongLength($this->layout, strlen($bytes));
         }
         $values = [];
-        foreach ($this->layout->placed() as ['field' => $field, 'offset' => $offset]) {
-            $value = 0;
-            for ($byte = 0; $byte < $field->size->bytes(); $byte++) {
-                $value |= ord($bytes[$offset + $byte]) << (8 * $byte);
+        foreach ($this->layout->placed() as $placed) {
+            $bits = 0;
+            for ($byte = $placed->lastByte(); $byte >= $placed->firstByte(); $byte--) {
+                $bits = $bits << 8 | ord($bytes[$byte]);
             }
-            $values[$field->name] = $value > $field->size->highest() ? $value - 0x1_0000 : $value;
+            $size = $placed->field->size;
+            $value = $size->value($bits >> ($placed->atBit % 8) & ((1 << $size->bits) - 1));
+            $values[$placed->field->name] = $value <= $size->highest ? $value : throw FrameFault::outOfRange($placed->field, $value);
         }
 
         return $values;

@@ -20,7 +20,7 @@ final class FrameFault extends RuntimeException
 
     public static function outOfRange(FrameField $field, int $value): self
     {
-        return new self("{$value} does not fit \"{$field->name}\", which holds {$field->size->lowest()} to {$field->size->highest()}.");
+        return new self("{$value} does not fit \"{$field->name}\", which holds {$field->size->lowest} to {$field->size->highest}.");
     }
 
     public static function keyLength(int $length): self

@@ -4,20 +4,39 @@ declare(strict_types=1);
 
 namespace Rundfunk\Frame;
 
-/** The bytes of a message's payload: fields one after another, then filler up to a fixed length. Little-endian. */
+/**
+ * The bytes of a message's payload: fields one after another, then filler up to a fixed length. Little-endian: the lowest byte
+ * first, and in a byte the lowest bit first. Fields of whole bytes begin at a byte, others where the one before them ends.
+ */
 final readonly class FrameLayout
 {
-    /** @var list<FrameField> */
-    public array $fields;
-
-    public function __construct(public int $lengthBytes, FrameField ...$fields)
+    /**
+     * @param  list<FrameField>  $fields
+     * @param  FrameRoom|null  $room  bytes among them that have a layout of their own
+     */
+    public function __construct(public int $lengthBytes, public array $fields, public ?FrameRoom $room = null)
     {
-        $this->fields = array_values($fields);
+    }
+
+    /** One that is as long as its fields. */
+    public static function ofItsLength(FrameField ...$fields): self
+    {
+        $fields = array_values($fields);
+
+        return new self((new self(0, $fields))->usedBytes(), $fields);
     }
 
     public function usedBytes(): int
     {
-        return array_sum(array_map(static fn (FrameField $field): int => $field->size->bytes(), $this->fields));
+        return max($this->fieldBytes(), $this->room?->endByte() ?? 0);
+    }
+
+    /** @return int bytes up to the end of its last field */
+    public function fieldBytes(): int
+    {
+        $placed = $this->placed();
+
+        return $placed === [] ? 0 : end($placed)->lastByte() + 1;
     }
 
     public function fits(): bool
@@ -25,14 +44,18 @@ final readonly class FrameLayout
         return $this->usedBytes() <= $this->lengthBytes;
     }
 
-    /** @return list<array{field: FrameField, offset: int}> */
+    /** @return list<PlacedField> */
     public function placed(): array
     {
-        $offset = 0;
+        $bit = 0;
         $placed = [];
         foreach ($this->fields as $field) {
-            $placed[] = ['field' => $field, 'offset' => $offset];
-            $offset += $field->size->bytes();
+            $bit = max($bit, 8 * $field->notBefore);
+            if ($field->size->isOfBytes) {
+                $bit = 8 * intdiv($bit + 7, 8);
+            }
+            $placed[] = new PlacedField($field, $bit);
+            $bit += $field->size->bits;
         }
 
         return $placed;

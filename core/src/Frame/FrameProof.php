@@ -18,21 +18,24 @@ final readonly class FrameProof
     {
     }
 
-    /** @return list<FrameField> what a frame bears besides, as its last fields */
-    public static function fields(): array
+    /**
+     * @param  int  $notBefore  byte at which they begin at the earliest
+     * @return list<FrameField> what a frame bears besides, as its last fields
+     */
+    public static function fields(int $notBefore = 0): array
     {
         return [
-            new FrameField(self::COUNTER, FieldSize::U32, 'goes up with each new message and never back: what is not beyond the last is refused'),
-            new FrameField(self::TAG, FieldSize::U32, 'SipHash-2-4 of address and bytes before, under the key of the link: its first four bytes'),
+            new FrameField(self::COUNTER, FieldSize::u32(), 'goes up with each new message and never back: what is not beyond the last is refused', $notBefore),
+            new FrameField(self::TAG, FieldSize::u32(), 'SipHash-2-4 of address and bytes before, under the key of the link: its first four bytes'),
         ];
     }
 
     /** @return self|null null where the frames bear no proof */
     public static function of(FrameLayout $layout): ?self
     {
-        foreach ($layout->placed() as ['field' => $field, 'offset' => $offset]) {
-            if ($field->name === self::TAG) {
-                return new self($layout, $offset);
+        foreach ($layout->placed() as $placed) {
+            if ($placed->field->name === self::TAG) {
+                return new self($layout, $placed->firstByte());
             }
         }
 

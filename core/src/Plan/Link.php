@@ -64,6 +64,12 @@ final readonly class Link implements Thing
         return $this->name;
     }
 
+    /** @param  array<string, bool|float|int|string|null>  $settings  in the place of those that it has */
+    public function with(array $settings): self
+    {
+        return new self($this->id, $this->name, $this->medium, [...$this->settings, ...$settings], $this->pinned, $this->order);
+    }
+
     public function pins(string $setting): bool
     {
         return in_array($setting, $this->pinned, true);

@@ -18,10 +18,12 @@ final class FrameCodecTest extends CoreTestCase
     {
         return new FrameLayout(
             12,
-            new FrameField('a', FieldSize::U8, ''),
-            new FrameField('b', FieldSize::I16, ''),
-            new FrameField('c', FieldSize::U32, ''),
-            new FrameField('d', FieldSize::U16, ''),
+            [
+                new FrameField('a', FieldSize::u8(), ''),
+                new FrameField('b', FieldSize::i16(), ''),
+                new FrameField('c', FieldSize::u32(), ''),
+                new FrameField('d', FieldSize::u16(), ''),
+            ],
         );
     }
 

@@ -8,7 +8,6 @@ use Rundfunk\Build\CHeader;
 use Rundfunk\Frame\FrameLayout;
 use Rundfunk\Frame\FrameProof;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
-use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
@@ -33,7 +32,7 @@ final class FrameProofTest extends CoreTestCase
 
     private static function layout(): FrameLayout
     {
-        return PacketFrame::layout(PacketSettings::of(self::plan()->links()[0]));
+        return PacketFrame::of(self::plan(), self::plan()->links()[0]);
     }
 
     private static function proof(): FrameProof

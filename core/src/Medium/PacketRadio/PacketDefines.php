@@ -44,7 +44,7 @@ final readonly class PacketDefines
         if ($settings->sends() > 1) {
             $defines[] = new Define('SENDS', (string) $settings->sends(), 'how often each message goes out, with one sequence number: nobody says that it came');
         }
-        if ($settings->proven || $settings->sends() > 1) {
+        if ($settings->proven || $settings->wholeState || $settings->sends() > 1) {
             $defines[] = new Define('SENDERS', (string) count($plan->endpointsOn($link)), 'sender numbers there are, from 1: what was heard last is kept of each');
         }
 

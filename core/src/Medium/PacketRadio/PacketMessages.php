@@ -16,8 +16,11 @@ final readonly class PacketMessages implements WritesMessages
     public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
     {
         $settings = PacketSettings::of($plan->link($endpoint->linkId));
-        if (! PacketFrame::layout($settings)->fits()) {
+        if (! PacketFrame::of($plan, $plan->link($endpoint->linkId))->fits()) {
             return [];
+        }
+        if ($settings->wholeState) {
+            return (new PacketStates($plan, $endpoint))->lines($link, $prefix);
         }
         $lower = strtolower($prefix);
         $name = CNames::comment($plan->link($endpoint->linkId)->name);

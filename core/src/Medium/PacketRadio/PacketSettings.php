@@ -26,6 +26,7 @@ final readonly class PacketSettings
         public int $powerDbm,
         public bool $senderId,
         public bool $proven = false,
+        public bool $wholeState = false,
     ) {
     }
 
@@ -52,6 +53,7 @@ final readonly class PacketSettings
             Field::oneOf('powerDbm', [-18, -12, -6, 0], "The transceiver's power setting, before any amplifier.", 0, 'dBm')->titled('Power'),
             Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender number'),
             Field::flag('proven', 'Whether each message proves who made it and that it is new: a counter, and a tag that nobody makes without the key of the link. The key is put in when the boards are flashed; it is never kept here.')->titled('Proven'),
+            Field::flag('wholeState', 'Whether each frame says how all of its sender stands, in as few bits as that takes, and not one command: what was lost is made up by the next frame that is heard, and one frame carries all that changes at once.')->titled('Whole state'),
         );
     }
 
@@ -110,8 +112,9 @@ final readonly class PacketSettings
             $values->whole('crcBytes'),
             $values->flag('acknowledge'),
             $values->whole('powerDbm'),
-            $values->flag('senderId') || $values->flag('proven'),
+            $values->flag('senderId') || $values->flag('proven') || $values->flag('wholeState'),
             $values->flag('proven'),
+            $values->flag('wholeState'),
         );
     }
 }

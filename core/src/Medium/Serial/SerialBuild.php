@@ -94,6 +94,11 @@ final readonly class SerialBuild implements AgreesOn, DescribesEnds, FramesMessa
         return SerialLine::of($plan, $link)->isBought() ? null : SerialFrame::layout(SerialSettings::of($link));
     }
 
+    public function insides(Plan $plan, Endpoint $endpoint): array
+    {
+        return [];
+    }
+
     public function cLines(Plan $plan, Endpoint $endpoint, string $prefix, Knowledge $knowledge): array
     {
         $line = SerialLine::of($plan, $plan->link($endpoint->linkId));

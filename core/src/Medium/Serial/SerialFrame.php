@@ -25,25 +25,25 @@ final readonly class SerialFrame
     public static function layout(SerialSettings $settings): FrameLayout
     {
         $fields = [
-            new FrameField('start', FieldSize::U8, 'always 0xA5'),
-            new FrameField('to', FieldSize::U8, 'the id of who is meant; 0 for everybody'),
-            new FrameField('from', FieldSize::U8, 'the id of who says it'),
-            new FrameField('sequence', FieldSize::U8, 'counts questions and messages; the same when one is sent again, and in its answer'),
-            new FrameField('count', FieldSize::U8, 'in an answer: counts the messages of who answers; in a ring: 1 once it was taken'),
-            new FrameField('code', FieldSize::U8, 'what to do: one of the command codes; 0 for nothing, 255 to begin anew'),
-            new FrameField('argument', FieldSize::I16, 'a value for commands that take one; otherwise 0'),
+            new FrameField('start', FieldSize::u8(), 'always 0xA5'),
+            new FrameField('to', FieldSize::u8(), 'the id of who is meant; 0 for everybody'),
+            new FrameField('from', FieldSize::u8(), 'the id of who says it'),
+            new FrameField('sequence', FieldSize::u8(), 'counts questions and messages; the same when one is sent again, and in its answer'),
+            new FrameField('count', FieldSize::u8(), 'in an answer: counts the messages of who answers; in a ring: 1 once it was taken'),
+            new FrameField('code', FieldSize::u8(), 'what to do: one of the command codes; 0 for nothing, 255 to begin anew'),
+            new FrameField('argument', FieldSize::i16(), 'a value for commands that take one; otherwise 0'),
         ];
         $check = match ($settings->check->bytes()) {
             0 => null,
-            1 => FieldSize::U8,
-            2 => FieldSize::U16,
-            default => FieldSize::U32,
+            1 => FieldSize::u8(),
+            2 => FieldSize::u16(),
+            default => FieldSize::u32(),
         };
         if ($check !== null) {
             $fields[] = new FrameField('check', $check, "{$settings->check->value} of the bytes before it");
         }
 
-        return new FrameLayout(array_sum(array_map(static fn (FrameField $field): int => $field->size->bytes(), $fields)), ...$fields);
+        return FrameLayout::ofItsLength(...$fields);
     }
 
     public function __construct(

@@ -49,7 +49,7 @@ final readonly class SerialPanel implements DrawsPanel
             round(1e6 / $settings->baud, 3),
             $line->isBought() ? $line->lengths->question : $layout->lengthBytes,
             round($line->questionNs() / 1e6, 3),
-            $line->isBought() ? [] : array_map(static fn (FrameField $field): SerialField => new SerialField($field->name, $field->size->bytes(), $field->doc), $layout->fields),
+            $line->isBought() ? [] : array_map(static fn (FrameField $field): SerialField => new SerialField($field->name, $field->size->wholeBytes(), $field->doc), $layout->fields),
             $line->isBought() ? ($line->spoken()[0] ?? null)->check->value ?? 'none' : $settings->check->value,
             round($settings->levels->reachM($settings->baud), 1),
             $settings->lengthM,

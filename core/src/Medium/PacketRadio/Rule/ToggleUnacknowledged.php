@@ -22,7 +22,9 @@ final readonly class ToggleUnacknowledged implements HopRule
 {
     public function check(Leg $leg, Look $look): iterable
     {
-        if (PacketSettings::of($leg->link)->acknowledge) {
+        $settings = PacketSettings::of($leg->link);
+        // Where frames say all, the next makes up for presses that were lost, and one that comes twice is the same.
+        if ($settings->acknowledge || $settings->wholeState) {
             return [];
         }
         if ($leg->route->action->survivesRepetition()) {

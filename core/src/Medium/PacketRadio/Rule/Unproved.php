@@ -13,7 +13,6 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
-use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
@@ -27,9 +26,9 @@ final readonly class Unproved implements HopRule
         if ($hazard === null || $leg->route->putsOff() || PacketSettings::of($leg->link)->proven) {
             return [];
         }
-        $proven = new Link($leg->link->id, $leg->link->name, $leg->link->medium, [...$leg->link->settings, 'proven' => true]);
+        $proven = $leg->link->with(['proven' => true]);
         $settings = PacketSettings::of($proven);
-        $bytes = max($settings->payloadBytes, PacketFrame::layout($settings)->usedBytes());
+        $bytes = max($settings->payloadBytes, PacketFrame::of($look->plan, $proven)->usedBytes());
 
         return [Finding::warning(
             "Anybody with such a transceiver can work {$leg->output->name}",

@@ -10,7 +10,6 @@ use Rundfunk\Assign\Step;
 use Rundfunk\Knowledge;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketRadio;
-use Rundfunk\Medium\PacketRadio\PacketSettings;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
@@ -27,8 +26,8 @@ final readonly class PayloadStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
-            $layout = PacketFrame::layout(PacketSettings::of($link));
-            if ($layout->fits() || $link->pins('payloadBytes')) {
+            $layout = PacketFrame::of($plan, $link);
+            if ($layout->fits() || $link->pins('payloadBytes') || $layout->usedBytes() > PacketFrame::MOST_BYTES) {
                 continue;
             }
             yield new Proposal(
