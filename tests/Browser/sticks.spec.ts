@@ -3,6 +3,23 @@ import { expect, open, register, test } from './stage';
 
 test.use({ provoked: /422/ });
 
+test('frames are let say the whole state, bit by bit', async ({ page }) => {
+    await register(page);
+    await open(page, 'linden-hollow');
+    await page.getByRole('link', { name: 'Links' }).click();
+    await page.getByRole('link', { name: 'Handsets', exact: true }).click();
+    const frame = page.getByRole('region', { name: 'What a frame says' });
+    await expect(frame.getByRole('row', { name: /bytes 3–4 argument/ })).toBeVisible();
+    await page.getByLabel('Whole state').selectOption('true');
+    await expect(
+        frame.getByRole('row', { name: /byte 2, bits 1–2 key_1_mist_pulse .* presses, modulo 4 byte 2, bit 0/ }),
+    ).toBeVisible();
+    await expect(frame.getByText('From Pocket B')).toBeVisible();
+    await expect(frame.getByText('6 of 8 bytes')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(frame.getByRole('row', { name: /argument/ })).toBeVisible();
+});
+
 test('a stick is calibrated from what it was seen to read, and fitted to one of its targets', async ({ page }) => {
     await register(page);
     const address = await open(page, 'linden-hollow');

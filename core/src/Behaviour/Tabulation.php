@@ -107,7 +107,8 @@ final class Tabulation
         foreach ($this->plan->endpointsOf($this->node) as $endpoint) {
             $link = $this->plan->link($endpoint->linkId);
             $nodes = array_map(fn (Endpoint $end): string => $this->plan->node($end->nodeId)->name, $this->plan->endpointsOn($link));
-            $ends[] = new LinkEnds($link->name, $link->medium, EndNumber::of($this->plan, $endpoint), $nodes, $this->knowledge->media->offering(SaysWhoIsGone::class, $link->medium)?->noticesGone($this->plan, $endpoint) ?? false);
+            $all = $this->knowledge->media->offering(SaysAllAtOnce::class, $link->medium);
+            $ends[] = new LinkEnds($link->name, $link->medium, EndNumber::of($this->plan, $endpoint), $nodes, $this->knowledge->media->offering(SaysWhoIsGone::class, $link->medium)?->noticesGone($this->plan, $endpoint) ?? false, $all?->saysAll($link) === true ? $all->statedFrames($this->plan, $link) : []);
         }
 
         return $ends;

@@ -55,7 +55,7 @@ final readonly class CFrame
     private static function place(PlacedField $placed): string
     {
         if (! $placed->field->size->isOfBytes) {
-            return sprintf('%-20s', $placed->words());
+            return sprintf('%-31s', $placed->words());
         }
 
         return "byte {$placed->firstByte()}".($placed->firstByte() === $placed->lastByte() ? '  ' : "–{$placed->lastByte()}");

@@ -20,7 +20,7 @@ use Rundfunk\Text\UniqueNames;
 final readonly class Fingerprint
 {
     /** Of the tables, their form, what is only said to people, and by which number the others go: that is their link's. */
-    private const LEFT_OUT = ['form' => true, 'name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true, 'own' => true, 'to' => true, 'from' => true];
+    private const LEFT_OUT = ['form' => true, 'name' => true, 'says' => true, 'for' => true, 'node' => true, 'nodes' => true, 'leftOut' => true, 'own' => true, 'to' => true, 'from' => true, 'frames' => true];
 
     public static function ofLink(Plan $plan, Link $link, Knowledge $knowledge): string
     {

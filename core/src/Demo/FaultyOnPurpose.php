@@ -14,6 +14,7 @@ use Rundfunk\Demo\Faulty\IpFaults;
 use Rundfunk\Demo\Faulty\KeyedFaults;
 use Rundfunk\Demo\Faulty\LoadFaults;
 use Rundfunk\Demo\Faulty\MasterFaults;
+use Rundfunk\Demo\Faulty\PacketFaults;
 use Rundfunk\Demo\Faulty\PowerFaults;
 use Rundfunk\Demo\Faulty\SerialFaults;
 use Rundfunk\Plan\Action;
@@ -45,6 +46,7 @@ final readonly class FaultyOnPurpose
         CanFaults::add($sketch);
         DmxFaults::add($sketch);
         LoadFaults::add($sketch);
+        PacketFaults::add($sketch);
 
         return $sketch->plan();
     }

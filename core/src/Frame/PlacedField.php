@@ -28,16 +28,20 @@ final readonly class PlacedField
         return $this->atBit - 8 * $byte;
     }
 
-    /** @return string "byte 2", "bytes 2–3", "byte 4, bits 0–2" */
+    /** @return string "byte 2", "bytes 2–3", "byte 4, bits 0–2", "byte 4, bit 7, to byte 5, bit 1" */
     public function words(): string
     {
-        $bytes = $this->firstByte() === $this->lastByte() ? "byte {$this->firstByte()}" : "bytes {$this->firstByte()}–{$this->lastByte()}";
+        [$first, $last] = [$this->firstByte(), $this->lastByte()];
         if ($this->field->size->isOfBytes) {
-            return $bytes;
+            return $first === $last ? "byte {$first}" : "bytes {$first}–{$last}";
         }
         $from = $this->atBit % 8;
-        $to = $from + $this->field->size->bits - 1;
+        $to = ($this->atBit + $this->field->size->bits - 1) % 8;
 
-        return $bytes.($from === $to ? ", bit {$from}" : ", bits {$from}–{$to}");
+        return match (true) {
+            $first !== $last => "byte {$first}, bit {$from}, to byte {$last}, bit {$to}",
+            $from === $to => "byte {$first}, bit {$from}",
+            default => "byte {$first}, bits {$from}–{$to}",
+        };
     }
 }

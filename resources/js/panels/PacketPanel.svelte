@@ -179,3 +179,40 @@
         {/each}
     </div>
 </section>
+
+<section class="sheet mt-3 overflow-x-auto" aria-label="What a frame says">
+    <div class="flex items-baseline gap-3 px-3 pt-3">
+        <h2>What a frame says</h2>
+        <p class="text-soft grow">
+            {link.settings['wholeState']
+                ? 'how all of its sender stands, so that the next one makes up for what was lost'
+                : 'one command; a setting lets each say the whole state of its sender'}
+        </p>
+        <p class="mono">{figures.frames[0]?.bytes} of {link.settings['payloadBytes']} bytes</p>
+    </div>
+    <table class="ledger tight mt-1">
+        <thead
+            ><tr
+                ><th>Where</th><th>Name in the header</th><th>What</th>{#if link.settings['wholeState']}<th>Said now</th
+                    >{/if}</tr
+            ></thead
+        >
+        {#each figures.frames as frame (frame.sender)}
+            <tbody>
+                {#if frame.sender !== null}
+                    <tr><th colspan="4" scope="rowgroup" class="text-left">From {frame.sender}</th></tr>
+                {/if}
+                {#each frame.rows as row (row.name)}
+                    <tr class="align-top">
+                        <td class="mono whitespace-nowrap">{row.where}</td>
+                        <td class="mono">{row.name}</td>
+                        <td>{row.says}</td>
+                        {#if link.settings['wholeState']}
+                            <td class="mono whitespace-nowrap">{row.saidBit ?? 'always'}</td>
+                        {/if}
+                    </tr>
+                {/each}
+            </tbody>
+        {/each}
+    </table>
+</section>

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Behaviour;
 
 use LogicException;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Rundfunk\Behaviour\Message;
+use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\Whole\Hearing;
 use Rundfunk\Behaviour\Whole\Saying;
 use Rundfunk\Behaviour\Whole\SlotKind;
@@ -21,6 +23,7 @@ use Rundfunk\Edit\Editor;
 use Rundfunk\Frame\FrameCodec;
 use Rundfunk\Medium\PacketRadio\PacketBroadcast;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
+use Rundfunk\Medium\PacketRadio\PacketMessages;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
@@ -292,6 +295,37 @@ final class WholeStateTest extends CoreTestCase
             }
             C);
         self::assertSame('10100', $this->host('-DAIR_KEY={1,2,3}'), 'each press once; what is forged, and what comes again, not at all');
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function ends(): iterable
+    {
+        yield 'who says' => ['Hand', 'static struct air_saying hand; int main(void) { air_begin(&hand); for (;;) { struct node_message told = { GPIOR0, GPIOR1, GPIOR2, GPIOR0 }; uint8_t bytes[AIR_FRAME_BYTES]; node_put_air(&hand, &told); if (node_to_air(&hand, GPIOR0, 0, bytes)) for (uint8_t n = 0; n < AIR_FRAME_BYTES; n++) GPIOR1 = bytes[n]; } }'];
+        yield 'who hears' => ['Boat', 'static uint8_t past[AIR_SENDERS + 1][AIR_FRAME_BYTES]; static struct node_message heard[AIR_HEARD_MOST]; int main(void) { for (;;) { uint8_t bytes[AIR_FRAME_BYTES]; for (uint8_t n = 0; n < AIR_FRAME_BYTES; n++) bytes[n] = GPIOR0; GPIOR1 = node_from_air(bytes, AIR_FRAME_BYTES, past, heard); GPIOR2 = heard[GPIOR0].code; } }'];
+    }
+
+    #[DataProvider('ends')]
+    public function test_it_takes_of_a_board_what_is_said(string $name, string $main): void
+    {
+        $plan = self::plan();
+        $end = $plan->endpointsOf(self::named($plan, $name))[0];
+        $numbers = new MessageNumbers($plan, self::knowledge()->media);
+        $with = $this->taken($plan, $name, $main);
+        $without = $this->taken($plan, $name, 'int main(void) { for (;;) { GPIOR0++; } }');
+        self::assertSame((new PacketMessages)->memoryBytes($plan, $end, $numbers), $with['memory'] - $without['memory']);
+        self::assertEqualsWithDelta($with['program'] - $without['program'], (new PacketMessages)->programBytes($plan, $end, $numbers), 0.25 * ($with['program'] - $without['program']));
+    }
+
+    /** @return array{program: int, memory: int} bytes */
+    private function taken(Plan $plan, string $name, string $main): array
+    {
+        $this->write($plan, $name, '');
+        file_put_contents("{$this->folder}/board.c", (string) preg_replace('/static void put.*$/s', $main."\n", (string) file_get_contents("{$this->folder}/board.c")));
+        $this->execute('avr-gcc', '-mmcu=atmega328p', '-std=c99', '-Os', '-Wall', '-Wno-unused-function', '-o', 'board.elf', 'board.c');
+        preg_match_all('/^\.(text|data|bss)\s+(\d+)/m', $this->execute('avr-size', '-A', 'board.elf'), $found);
+        $bytes = array_map(intval(...), array_combine($found[1], $found[2]));
+
+        return ['program' => $bytes['text'], 'memory' => ($bytes['data'] ?? 0) + ($bytes['bss'] ?? 0)];
     }
 
     private function write(Plan $plan, string $name, string $main): void

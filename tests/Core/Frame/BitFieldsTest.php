@@ -31,7 +31,7 @@ final class BitFieldsTest extends CoreTestCase
             new FrameField('who', FieldSize::u8(), ''),
             new FrameField('last', FieldSize::between(0, 3), ''),
         );
-        self::assertSame(['byte 0, bit 0', 'byte 0, bits 1–3', 'bytes 0–1, bits 4–11', 'byte 2', 'byte 3, bits 0–1'], array_map(static fn (PlacedField $one): string => $one->words(), $layout->placed()));
+        self::assertSame(['byte 0, bit 0', 'byte 0, bits 1–3', 'byte 0, bit 4, to byte 1, bit 3', 'byte 2', 'byte 3, bits 0–1'], array_map(static fn (PlacedField $one): string => $one->words(), $layout->placed()));
         // By hand: on 1; gear 2 is 3 above −1, 011; way −37 is 63 above −100, 00111111; who 0xA5; last 2, 10.
         // Byte 0 is 1111 011 1, byte 1 is 0000 0011.
         $bytes = (new FrameCodec($layout))->encode(['on' => 1, 'gear' => 2, 'way' => -37, 'who' => 0xA5, 'last' => 2]);

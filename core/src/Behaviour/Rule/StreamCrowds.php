@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
+use Rundfunk\Behaviour\SaysAllAtOnce;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -32,14 +33,16 @@ final readonly class StreamCrowds implements LinkRule
         if ($times === null) {
             return [];
         }
+        $all = $look->media->offering(SaysAllAtOnce::class, $link->medium)?->saysAll($link) ?? false;
         $sticks = [];
         $busyMs = [];
         foreach (Streams::over($look, $link) as ['stick' => $stick, 'hop' => $hop]) {
             $sticks[$stick->id] = $stick;
-            // Two routes that go out as one message are told once.
-            $busyMs[$stick->id]["{$hop->fromId} {$hop->toId} {$hop->code}"] = array_sum(array_map(static fn (Span $span): int => $span->typicalNs, $times->spans($look->plan, $hop, 0))) / 1_000_000;
+            // Two routes that go out as one message are told once; so are sticks that are looked at together, where one message says all.
+            $once = $all ? '' : "{$stick->id} {$hop->code}";
+            $busyMs[self::everyMs($stick)]["{$hop->fromId} {$hop->toId} {$once}"] = array_sum(array_map(static fn (Span $span): int => $span->typicalNs, $times->spans($look->plan, $hop, 0))) / 1_000_000;
         }
-        $share = array_sum(array_map(static fn (Control $stick): float => array_sum($busyMs[$stick->id] ?? []) / self::everyMs($stick), $sticks));
+        $share = array_sum(array_map(static fn (int $everyMs, array $each): float => array_sum($each) / $everyMs, array_keys($busyMs), $busyMs));
         if ($share <= self::SHARE) {
             return [];
         }
@@ -51,7 +54,7 @@ final readonly class StreamCrowds implements LinkRule
             "Sticks take {$percent} % of {$link->name}",
             Spot::of($link, $link->name),
             "While {$names} move".(count($sticks) === 1 ? 's' : '').", a message goes out each time one is looked at: {$percent} % of the time there is.".($share > 1 ? ' It cannot be kept: what is driven lags behind the hand.' : ' Keys wait behind them, and what collides is lost.'),
-            'Look at them more seldom: twenty times a second is as fast as a hand. Or let one message carry both.',
+            'Look at them more seldom: twenty times a second is as fast as a hand.'.($all ? '' : ' Or let one message carry both.'),
             $every <= 5_000 ? new Fix("Every {$every} ms", ...array_map(static fn (Control $stick): Operation => Operation::change(Control::kind(), $stick->id, ['settings' => ['everyMs' => max($every, self::everyMs($stick))]]), array_values($sticks))) : null,
             numbers: ['share' => $share, 'every_ms' => $every],
         )];

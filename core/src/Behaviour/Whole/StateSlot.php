@@ -62,7 +62,7 @@ final readonly class StateSlot
         $what = match ($this->kind) {
             SlotKind::Held => '1 while worked',
             SlotKind::Valued => "{$this->lowest} to {$this->highest}; {$this->unsaid()}: nothing said yet",
-            SlotKind::Counted => 'how often it was worked, modulo '.self::COUNTS,
+            SlotKind::Counted => 'presses, modulo '.self::COUNTS,
         };
 
         return [

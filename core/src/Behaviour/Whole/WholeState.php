@@ -8,6 +8,7 @@ use Rundfunk\Arbitration\Range;
 use Rundfunk\Behaviour\EndNumber;
 use Rundfunk\Frame\FrameField;
 use Rundfunk\Frame\FrameLayout;
+use Rundfunk\Frame\PlacedField;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Endpoint;
@@ -77,6 +78,21 @@ final readonly class WholeState
     public function layout(int $bytes): FrameLayout
     {
         return new FrameLayout($bytes, $this->fields());
+    }
+
+    /**
+     * @param  int  $firstByte  at which it begins in a frame
+     * @return array<string, PlacedField> by name
+     */
+    public function placed(int $firstByte): array
+    {
+        $fields = array_map(static fn (FrameField $field): FrameField => new FrameField($field->name, $field->size, $field->doc, $firstByte), $this->fields());
+        $placed = [];
+        foreach (FrameLayout::ofItsLength(...$fields)->placed() as $one) {
+            $placed[$one->field->name] = $one;
+        }
+
+        return $placed;
     }
 
     /** @return list<StateSlot> those that an end hears */

@@ -51,7 +51,7 @@ final readonly class PacketBuild implements AgreesOn, DescribesEnds, FramesMessa
     /** Which bit says what, where frames say all: it follows from what the ends tell, and must not differ between them. */
     public function agreedOn(Plan $plan, Link $link): array
     {
-        if (! PacketSettings::of($link)->wholeState) {
+        if (! PacketSettings::saysAll($link)) {
             return [];
         }
 

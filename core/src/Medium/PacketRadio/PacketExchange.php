@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shape\Values;
 use Rundfunk\Timing\Span;
@@ -27,8 +29,13 @@ final readonly class PacketExchange
 
     public static function of(Plan $plan, Hop $hop): self
     {
-        $settings = PacketSettings::of($plan->link($hop->linkId));
-        $sender = new Values($plan->endpoint($hop->fromId)->settings);
+        return self::over($plan->link($hop->linkId), $plan->endpoint($hop->fromId));
+    }
+
+    public static function over(Link $link, Endpoint $from): self
+    {
+        $settings = PacketSettings::of($link);
+        $sender = new Values($from->settings);
 
         return new self(
             $settings,

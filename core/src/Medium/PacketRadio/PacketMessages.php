@@ -5,14 +5,29 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Behaviour\MessageNumbers;
+use Rundfunk\Behaviour\SaysAllAtOnce;
+use Rundfunk\Behaviour\TakesMemory;
+use Rundfunk\Behaviour\Whole\StatedFrame;
+use Rundfunk\Behaviour\Whole\WholeState;
 use Rundfunk\Behaviour\WritesMessages;
 use Rundfunk\Plan\Endpoint;
+use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Text\CNames;
 
 /** Frames as messages and back. */
-final readonly class PacketMessages implements WritesMessages
+final readonly class PacketMessages implements SaysAllAtOnce, TakesMemory, WritesMessages
 {
+    public function saysAll(Link $link): bool
+    {
+        return PacketSettings::saysAll($link);
+    }
+
+    public function statedFrames(Plan $plan, Link $link): array
+    {
+        return array_map(static fn (WholeState $state): StatedFrame => StatedFrame::of($state, PacketFrame::HEAD_BYTES), WholeState::on($plan, $link, new PacketBroadcast));
+    }
+
     public function messageLines(Plan $plan, Endpoint $endpoint, int $link, string $prefix, MessageNumbers $numbers): array
     {
         $settings = PacketSettings::of($plan->link($endpoint->linkId));
@@ -46,5 +61,16 @@ final readonly class PacketMessages implements WritesMessages
         }
 
         return $lines;
+    }
+
+    /** Only where frames say all: what is remembered of commands, the caller does. Held to the 8-bit compiler by the tests. */
+    public function memoryBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int
+    {
+        return $this->saysAll($plan->link($endpoint->linkId)) ? (new PacketStates($plan, $endpoint))->memoryBytes() : 0;
+    }
+
+    public function programBytes(Plan $plan, Endpoint $endpoint, MessageNumbers $numbers): int
+    {
+        return $this->saysAll($plan->link($endpoint->linkId)) ? (new PacketStates($plan, $endpoint))->programBytes() : 0;
     }
 }

@@ -44,6 +44,7 @@ final readonly class PacketPanel implements DrawsPanel
             $settings->channel === null ? null : PacketSpectrum::frequencyMhz($settings->channel),
             self::exchange($settings),
             array_map(static fn (Endpoint $end): PacketEndFigures => self::end($plan, $link, $end), $plan->endpointsOn($link)),
+            PacketFrames::of($plan, $link),
         );
     }
 

@@ -23,6 +23,8 @@ use Rundfunk\Medium\PacketRadio\Rule\RetryDelaysEqual;
 use Rundfunk\Medium\PacketRadio\Rule\RetryDelayTooShort;
 use Rundfunk\Medium\PacketRadio\Rule\SettingMissing;
 use Rundfunk\Medium\PacketRadio\Rule\SharedAddress;
+use Rundfunk\Medium\PacketRadio\Rule\StateOfOne;
+use Rundfunk\Medium\PacketRadio\Rule\SticksApart;
 use Rundfunk\Medium\PacketRadio\Rule\ToggleUnacknowledged;
 use Rundfunk\Medium\PacketRadio\Rule\TooManySenders;
 use Rundfunk\Medium\PacketRadio\Rule\Unproved;
@@ -54,6 +56,8 @@ final readonly class PacketRules implements HasRules
             new RetryDelayTooShort,
             new RetryDelaysEqual,
             new ToggleUnacknowledged,
+            new SticksApart,
+            new StateOfOne,
         ];
     }
 }

@@ -35,6 +35,11 @@ final readonly class PacketSettings
         return self::from($link->settings);
     }
 
+    public static function saysAll(Link $link): bool
+    {
+        return ($link->settings['wholeState'] ?? false) === true;
+    }
+
     /** As one end has them: the link's, but for what is known to be set otherwise there. */
     public static function at(Link $link, Endpoint $endpoint): self
     {

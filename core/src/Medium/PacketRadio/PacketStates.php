@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Medium\PacketRadio;
 
 use Rundfunk\Behaviour\Whole\CWholeState;
+use Rundfunk\Behaviour\Whole\StateSlot;
 use Rundfunk\Behaviour\Whole\WholeState;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Plan;
@@ -13,6 +14,9 @@ use Rundfunk\Text\CNames;
 /** Frames that say how all of their sender stands, as messages and back. */
 final readonly class PacketStates
 {
+    /** Of a struct node_message. */
+    private const MESSAGE_BYTES = 6;
+
     private PacketSettings $settings;
 
     private WholeState $own;
@@ -21,6 +25,8 @@ final readonly class PacketStates
     private array $heard;
 
     private int $bytes;
+
+    private int $ends;
 
     private string $name;
 
@@ -34,6 +40,7 @@ final readonly class PacketStates
             static fn (WholeState $state): bool => $state->sender->id !== $endpoint->id && $state->heardBy($endpoint) !== [],
         )) : [];
         $this->bytes = PacketFrame::of($plan, $link)->lengthBytes;
+        $this->ends = count($plan->endpointsOn($link));
         $this->name = CNames::comment($link->name);
     }
 
@@ -51,12 +58,20 @@ final readonly class PacketStates
         ];
     }
 
-    /** What is kept of each sender is the last frame that was heard of it. */
-    public function memoryBytes(int $ends): int
+    /** @return int bytes on an 8-bit board: of each sender the last frame that was heard of it is kept, and there is room for what one comes to; of this end, how it stands */
+    public function memoryBytes(): int
     {
-        $own = array_sum(array_map(static fn ($slot): int => 1 + ($slot->size()->cType() === 'uint8_t' ? 1 : 2), $this->own->slots));
+        $own = array_sum(array_map(static fn (StateSlot $slot): int => 1 + ($slot->size()->cType() === 'uint8_t' ? 1 : 2), $this->own->slots));
 
-        return ($this->heard === [] ? 0 : ($ends + 1) * $this->bytes) + ($own === 0 ? 0 : $own + 1);
+        return ($this->heard === [] ? 0 : ($this->ends + 1) * $this->bytes + self::MESSAGE_BYTES * CWholeState::mostMessages($this->heard, $this->endpoint)) + ($own === 0 ? 0 : $own + 1);
+    }
+
+    /** @return int bytes of program on an 8-bit board, about */
+    public function programBytes(): int
+    {
+        $heard = array_sum(array_map(fn (WholeState $state): int => 60 + 70 * count($state->heardBy($this->endpoint)) + 12 * count($state->slots), $this->heard));
+
+        return ($this->heard === [] ? 0 : 240 + $heard) + ($this->own->slots === [] ? 0 : 90 + 76 * count($this->own->slots));
     }
 
     /** @return list<string> */

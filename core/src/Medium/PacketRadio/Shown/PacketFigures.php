@@ -6,7 +6,7 @@ namespace Rundfunk\Medium\PacketRadio\Shown;
 
 use Rundfunk\Shape\ListOf;
 
-/** The figures of a packet-radio link: the band ruler, one exchange, each end. */
+/** The figures of a packet-radio link: the band ruler, one exchange, each end, what a frame says. */
 final readonly class PacketFigures
 {
     public function __construct(
@@ -23,6 +23,9 @@ final readonly class PacketFigures
         /** @var list<PacketEndFigures> */
         #[ListOf(PacketEndFigures::class)]
         public array $ends,
+        /** @var list<PacketFrameFigures> */
+        #[ListOf(PacketFrameFigures::class)]
+        public array $frames,
     ) {
     }
 }
