@@ -13,7 +13,7 @@ final readonly class Scales
     public const SETTINGS = ['rawFrom', 'unitFrom', 'rawTo', 'unitTo', 'between'];
 
     /** More points than anybody measures. */
-    private const MOST = 16;
+    public const MOST = 16;
 
     /** @return Scale|null null where nothing of it is given, and where what is given makes none */
     public static function of(Control $reading): ?Scale

@@ -32,6 +32,7 @@ final readonly class ModuleClass
      * @param  bool  $tellsTime  it knows the time of day, without power too
      * @param  ReportForm|null  $report  what it says when it is polled, where its keys and sticks have no wires of their own
      * @param  Switching|null  $switches  what its outputs' contacts or semiconductors bear, where loads hang on them
+     * @param  ThermistorCurve|null  $thermistor  how what it gives follows from the temperature
      * @param  ModuleLevels|null  $levels  of its signals, where it has any to speak of
      */
     public function __construct(
@@ -67,6 +68,7 @@ final readonly class ModuleClass
         public bool $tellsTime = false,
         public ?ReportForm $report = null,
         public ?Switching $switches = null,
+        public ?ThermistorCurve $thermistor = null,
     ) {
     }
 
@@ -117,6 +119,7 @@ final readonly class ModuleClass
             $values->has('tellsTime'),
             ($report = $values->within('report')) === null ? null : ReportForm::from($report),
             ($switches = $values->within('switches')) === null ? null : Switching::from($switches),
+            ($thermistor = $values->within('thermistor')) === null ? null : ThermistorCurve::from($thermistor),
         );
     }
 

@@ -21,6 +21,7 @@ use Rundfunk\Electrical\Calculator\ResidualCurrentOf;
 use Rundfunk\Electrical\Calculator\Rs485BiasOf;
 use Rundfunk\Electrical\Calculator\SeriesValue;
 use Rundfunk\Electrical\Calculator\SsrHeatOf;
+use Rundfunk\Electrical\Calculator\ThermistorOf;
 use Rundfunk\Electrical\Calculator\UartDividerOf;
 
 /** The formulas that belong to no medium. */
@@ -29,6 +30,6 @@ final class ElectricalCalculators
     /** @return list<Calculator> */
     public static function all(): array
     {
-        return [new DividerOf, new SeriesValue, new BurstDroopOf, new CapacitorForDroopOf, new CableDrop, new RegulatorOf, new BatteryLifeOf, new BaseResistorOf, new I2cPullUpOf, new LedStringOf, new UartDividerOf, new BaudMismatchOf, new Rs485BiasOf, new FuseOf, new ContactOf, new SsrHeatOf, new ResidualCurrentOf];
+        return [new DividerOf, new ThermistorOf, new SeriesValue, new BurstDroopOf, new CapacitorForDroopOf, new CableDrop, new RegulatorOf, new BatteryLifeOf, new BaseResistorOf, new I2cPullUpOf, new LedStringOf, new UartDividerOf, new BaudMismatchOf, new Rs485BiasOf, new FuseOf, new ContactOf, new SsrHeatOf, new ResidualCurrentOf];
     }
 }

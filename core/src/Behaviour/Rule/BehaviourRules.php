@@ -23,6 +23,7 @@ final readonly class BehaviourRules
             new ScaleIncomplete,
             new PolledTooSlowly,
             new StreamCrowds,
+            new CurveUnused,
             new SequenceEndless,
             new SequenceEmpty,
             new StepLost,

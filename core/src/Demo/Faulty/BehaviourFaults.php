@@ -80,6 +80,9 @@ final readonly class BehaviourFaults
             ->control('hot', 'slip-node', 'Hot', ControlKind::Reading, 'slip-warmth', 'DATA', ['unit' => '°C', 'threshold' => 50.0, 'beyond' => 'above', 'intervalS' => 30])
             ->route('cool', Action::On, 'oven')
             ->route('hot', Action::Off, 'oven')
+            // scale-of-class
+            ->module('slip-pot', 'slip-node', 'sensor-thermistor', 'Pot probe')
+            ->control('slip-pot-warm', 'slip-node', 'Pot warmth', ControlKind::Reading, 'slip-pot', 'OUT', ['unit' => '°C'])
             // scale-incomplete
             ->control('tide', 'slip-node', 'Tide', ControlKind::Reading, settings: ['unit' => 'cm', 'rawFrom' => 120, 'unitFrom' => 0.0, 'rawTo' => 900])
             // kept-on-beyond
