@@ -85,7 +85,7 @@ final readonly class LindenHollow
             ->join('handsets', 'b', Role::Sends, 'b-radio')
             ->join('handsets', 'bench-node', Role::Receives, 'bench-radio')
             ->join('handsets', 'shed-node', Role::Receives, 'shed-near')
-            ->link('yard-link', 'Yard', 'packet-radio', ['payloadBytes' => 8, 'powerDbm' => -6])
+            ->link('yard-link', 'Yard', 'packet-radio', ['payloadBytes' => 8, 'powerDbm' => -6, 'wholeState' => true])
             ->join('yard-link', 'shed-node', Role::Both, 'shed-far')
             ->join('yard-link', 'hens', Role::Both, 'hens-radio');
     }
