@@ -16,16 +16,14 @@ final class Plan
     public const FORMAT = 2;
 
     /** So many groups are picked out one by one before an index of all is made. */
-    private const PICKED_OUT = 100;
-
     /** @var array<class-string<Thing>, array<string, Thing>> things by class, then by id: those classes of which one was asked for */
     private array $byClass = [];
 
     /** @var array<class-string<Thing>, list<Thing>> things by class, in order */
     private array $sorted = [];
 
-    /** @var array<string, array<string, list<Thing>>> things by "class field", then by what the field holds: those that were asked for */
-    private array $groups = [];
+    /** @var array<class-string<Thing>, array<string, Grouping<Thing>>> things by class and field: those that were asked for */
+    private array $groupings = [];
 
     /** @var array<string, array<string, list<Thing>>> things by "kind field" of lists of ids, then by what is in the list */
     private array $lists = [];
@@ -33,11 +31,11 @@ final class Plan
     /** @var array<string, list<Hop>> sound hops by id of the link */
     private array $over = [];
 
-    /** @var array<string, array<string, string|null>> what the field of each thing holds, by "class field" */
-    private array $columns = [];
+    /** @var array<string, list<Hop>> sound hops by the end that they go to */
+    private array $to = [];
 
-    /** @var array<string, array<string, list<string>>> ids of things by "class field", then by what the field holds */
-    private array $ids = [];
+    /** @var array<string, list<Hop>> sound hops by the end that they come from */
+    private array $from = [];
 
     /**
      * @param  array<string, array<string, Thing>>  $things  by kind, then by id, in the plan's own order
@@ -55,18 +53,10 @@ final class Plan
     public function edited(PlanProperties $properties, array $things, array $touched): self
     {
         $plan = new self($properties, $things);
-        foreach ($this->columns as $key => $column) {
-            [$class, $field] = explode(' ', $key);
-            /** @var class-string<Thing> $class */
+        foreach ($this->groupings as $class => $groupings) {
             $kind = $class::kind()->value;
-            foreach ($touched[$kind] ?? [] as $id) {
-                unset($column[$id]);
-                $column += self::columnOf(array_filter([$things[$kind][$id] ?? null]), $field);
-            }
-            $plan->columns[$key] = $column;
-            if (! isset($touched[$kind])) {
-                $plan->groups[$key] = $this->groups[$key] ?? [];
-                $plan->ids = [...$plan->ids, ...array_intersect_key($this->ids, [$key => true])];
+            foreach ($groupings as $field => $grouping) {
+                $plan->groupings[$class][$field] = isset($touched[$kind]) ? $grouping->edited($things[$kind] ?? [], $touched[$kind]) : $grouping;
             }
         }
         foreach ($this->sorted as $class => $sorted) {
@@ -131,7 +121,7 @@ final class Plan
      */
     public function of(string $class): array
     {
-        $this->sorted[$class] ??= self::inOrder($class, array_values($this->things[$class::kind()->value] ?? []));
+        $this->sorted[$class] ??= InOrder::of($class, array_values($this->things[$class::kind()->value] ?? []));
         /** @var list<T> $sorted */
         $sorted = $this->sorted[$class];
 
@@ -139,8 +129,7 @@ final class Plan
     }
 
     /**
-     * The things of one kind whose field holds an id, in order. The first few times they are picked out of the engine's own
-     * list of the field, for an edit asks for few; whoever asks for more gets an index of all.
+     * The things of one kind whose field holds an id, in order.
      *
      * @template T of Thing
      *
@@ -150,45 +139,19 @@ final class Plan
      */
     public function having(string $class, string $field, string $id): array
     {
-        $key = $class.' '.$field;
-        if (! isset($this->groups[$key][$id])) {
-            $this->columns[$key] ??= $this->column($class, $field);
-            if (count($this->groups[$key] ?? []) < self::PICKED_OUT) {
-                $this->groups[$key][$id] = $this->pick($class, array_keys($this->columns[$key], $id, true));
-            } elseif (! isset($this->ids[$key])) {
-                $ids = [];
-                foreach ($this->columns[$key] as $thing => $group) {
-                    $ids[$group ?? ''][] = $thing;
-                }
-                $this->ids[$key] = $ids;
-            }
-        }
-        $this->groups[$key][$id] ??= $this->pick($class, $this->ids[$key][$id] ?? []);
         /** @var list<T> $group */
-        $group = $this->groups[$key][$id];
+        $group = ($this->groupings[$class][$field] ?? $this->grouping($class, $field))->of($id);
 
         return $group;
     }
 
     /**
      * @param  class-string<Thing>  $class
-     * @return array<string, string|null> what the field holds, by id of the thing
+     * @return Grouping<Thing>
      */
-    private function column(string $class, string $field): array
+    private function grouping(string $class, string $field): Grouping
     {
-        return self::columnOf($this->things[$class::kind()->value] ?? [], $field);
-    }
-
-    /**
-     * @param  array<Thing>  $things
-     * @return array<string, string|null> by id
-     */
-    private static function columnOf(array $things, string $field): array
-    {
-        /** @var array<string, string|null> $column */
-        $column = array_column($things, $field, 'id');
-
-        return $column;
+        return $this->groupings[$class][$field] ??= Grouping::by($class, $field, $this->things[$class::kind()->value] ?? []);
     }
 
     /**
@@ -209,7 +172,7 @@ final class Plan
             }
         }
 
-        return self::inOrder($class, $picked);
+        return InOrder::of($class, $picked);
     }
 
     /** @return list<Thing> those that refer to a thing by a tie */
@@ -329,37 +292,51 @@ final class Plan
 
     public function node(string $id): Node
     {
-        return $this->get(Node::class, $id);
+        $node = $this->byClass[Node::class][$id] ?? null;
+
+        return $node instanceof Node ? $node : $this->get(Node::class, $id);
     }
 
     public function module(string $id): Module
     {
-        return $this->get(Module::class, $id);
+        $module = $this->byClass[Module::class][$id] ?? null;
+
+        return $module instanceof Module ? $module : $this->get(Module::class, $id);
     }
 
     public function link(string $id): Link
     {
-        return $this->get(Link::class, $id);
+        $link = $this->byClass[Link::class][$id] ?? null;
+
+        return $link instanceof Link ? $link : $this->get(Link::class, $id);
     }
 
     public function endpoint(string $id): Endpoint
     {
-        return $this->get(Endpoint::class, $id);
+        $endpoint = $this->byClass[Endpoint::class][$id] ?? null;
+
+        return $endpoint instanceof Endpoint ? $endpoint : $this->get(Endpoint::class, $id);
     }
 
     public function control(string $id): Control
     {
-        return $this->get(Control::class, $id);
+        $control = $this->byClass[Control::class][$id] ?? null;
+
+        return $control instanceof Control ? $control : $this->get(Control::class, $id);
     }
 
     public function output(string $id): Output
     {
-        return $this->get(Output::class, $id);
+        $output = $this->byClass[Output::class][$id] ?? null;
+
+        return $output instanceof Output ? $output : $this->get(Output::class, $id);
     }
 
     public function route(string $id): Route
     {
-        return $this->get(Route::class, $id);
+        $route = $this->byClass[Route::class][$id] ?? null;
+
+        return $route instanceof Route ? $route : $this->get(Route::class, $id);
     }
 
     /** @return list<Module> */
@@ -528,13 +505,13 @@ final class Plan
     /** @return list<Hop> over the link that the end is on */
     public function hopsTo(Endpoint $endpoint): array
     {
-        return $this->sound($this->having(Hop::class, 'toId', $endpoint->id));
+        return $this->to[$endpoint->id] ??= $this->sound($this->having(Hop::class, 'toId', $endpoint->id));
     }
 
     /** @return list<Hop> over the link that the end is on */
     public function hopsFrom(Endpoint $endpoint): array
     {
-        return $this->sound($this->having(Hop::class, 'fromId', $endpoint->id));
+        return $this->from[$endpoint->id] ??= $this->sound($this->having(Hop::class, 'fromId', $endpoint->id));
     }
 
     /**
@@ -547,7 +524,7 @@ final class Plan
     private function sound(array $hops): array
     {
         // Asked of every hop of a plan several times: the engine's own list of a field answers soonest.
-        $links = $this->columns[Endpoint::class.' linkId'] ??= $this->column(Endpoint::class, 'linkId');
+        $links = $this->grouping(Endpoint::class, 'linkId')->column;
         $sound = [];
         foreach ($hops as $hop) {
             if (($links[$hop->fromId] ?? null) === $hop->linkId && ($links[$hop->toId] ?? null) === $hop->linkId) {
@@ -569,36 +546,5 @@ final class Plan
         $thing = ($this->byClass[$class] ??= $this->things[$class::kind()->value] ?? [])[$id] ?? null;
 
         return $thing instanceof $class ? $thing : throw NotInPlan::thing($class::kind(), $id);
-    }
-
-    /**
-     * By their own order, then by id, so that no list depends on how it was stored.
-     *
-     * @template T of Thing
-     *
-     * @param  class-string<T>  $class
-     * @param  list<T>  $things
-     * @return list<T>
-     */
-    private static function inOrder(string $class, array $things): array
-    {
-        if (count($things) < 2) {
-            return $things;
-        }
-        $ids = array_column($things, 'id');
-        $orders = array_column($things, $class === Address::class ? 'pipe' : 'order');
-        if ($orders === []) {
-            $orders = array_fill(0, count($things), 0);
-        }
-        $sorted = true;
-        for ($at = 1, $count = count($things); $sorted && $at < $count; $at++) {
-            $sorted = $orders[$at - 1] < $orders[$at] || ($orders[$at - 1] === $orders[$at] && $ids[$at - 1] < $ids[$at]);
-        }
-        // A file's and a database's lists mostly are in order; sorting thousands to find that out is dear.
-        if (! $sorted) {
-            array_multisort($orders, SORT_ASC, SORT_NUMERIC, $ids, SORT_ASC, SORT_STRING, $things);
-        }
-
-        return $things;
     }
 }

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Plan;
+
+/**
+ * The things of one kind by what one of their fields holds. The first few times they are picked out of the engine's own list
+ * of the field, for an edit asks for few; whoever asks for more gets an index of all.
+ *
+ * @template T of Thing
+ */
+final class Grouping
+{
+    private const PICKED_OUT = 100;
+
+    /** @var array<string, list<T>> by what the field holds: those that were asked for */
+    private array $groups = [];
+
+    /** @var array<string, list<string>>|null ids by what the field holds, once many were asked for */
+    private ?array $ids = null;
+
+    /**
+     * @param  class-string<T>  $class
+     * @param  array<string, T>  $things  all of the class, by id
+     * @param  array<string, string|null>  $column  what the field of each holds, by id
+     */
+    private function __construct(private readonly string $class, private readonly string $field, private readonly array $things, public readonly array $column)
+    {
+    }
+
+    /**
+     * @template S of Thing
+     *
+     * @param  class-string<S>  $class
+     * @param  array<string, S>  $things  all of the class, by id
+     * @return self<S>
+     */
+    public static function by(string $class, string $field, array $things): self
+    {
+        return new self($class, $field, $things, self::column($things, $field));
+    }
+
+    /**
+     * What became of it by an edit: the engine's list is not made anew for the few that changed.
+     *
+     * @param  array<string, T>  $things  all that there are now, by id
+     * @param  list<string>  $touched  ids of what came, changed or went
+     * @return self<T>
+     */
+    public function edited(array $things, array $touched): self
+    {
+        $column = $this->column;
+        foreach ($touched as $id) {
+            unset($column[$id]);
+            $column += self::column(array_filter([$things[$id] ?? null]), $this->field);
+        }
+
+        return new self($this->class, $this->field, $things, $column);
+    }
+
+    /** @return list<T> in order */
+    public function of(string $id): array
+    {
+        return $this->groups[$id] ??= InOrder::of($this->class, $this->group($id));
+    }
+
+    /** @return list<T> */
+    private function group(string $id): array
+    {
+        if ($this->ids === null && count($this->groups) < self::PICKED_OUT) {
+            $ids = array_keys($this->column, $id, true);
+        } else {
+            $ids = ($this->ids ??= $this->index())[$id] ?? [];
+        }
+        $group = [];
+        foreach ($ids as $one) {
+            $group[] = $this->things[$one];
+        }
+
+        return $group;
+    }
+
+    /** @return array<string, list<string>> */
+    private function index(): array
+    {
+        $ids = [];
+        foreach ($this->column as $thing => $group) {
+            $ids[$group ?? ''][] = $thing;
+        }
+
+        return $ids;
+    }
+
+    /**
+     * @param  array<Thing>  $things
+     * @return array<string, string|null> by id
+     */
+    private static function column(array $things, string $field): array
+    {
+        /** @var array<string, string|null> $column */
+        $column = array_column($things, $field, 'id');
+
+        return $column;
+    }
+}
