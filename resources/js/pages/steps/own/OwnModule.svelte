@@ -107,6 +107,23 @@
                 onset={set}
             />
         {/if}
+        {#if description.thermistor}
+            <Figures
+                title="How it follows the temperature"
+                says="Its resistance at 25 °C and its B value, as its data sheet says, and the resistor from the supply to it; where it is made for, and how well."
+                of={own.name}
+                {description}
+                figures={[
+                    { path: ['thermistor', 'r25Ohm'], label: 'At 25 °C', unit: 'Ω' },
+                    { path: ['thermistor', 'betaK'], label: 'B value', unit: 'K' },
+                    { path: ['thermistor', 'fixedOhm'], label: 'To the supply', unit: 'Ω' },
+                    { path: ['thermistor', 'fromC'], label: 'From', unit: '°C' },
+                    { path: ['thermistor', 'toC'], label: 'to', unit: '°C' },
+                    { path: ['thermistor', 'withinC'], label: 'Within', unit: '°C' },
+                ]}
+                onset={set}
+            />
+        {/if}
         {#if description.levels?.in}
             <Figures
                 title="What its inputs take"
