@@ -108,7 +108,8 @@ final class PinPlanner
     {
         $held = array_fill_keys($left, true);
         foreach ($columns as $index => $column) {
-            foreach ($column === null ? $demands[$index]->heldPins() : [] as $name) {
+            // What the user fixed stays too, on a pin that cannot serve it as well.
+            foreach ($column === null ? [...$demands[$index]->heldPins(), ...$demands[$index]->pinnedTo()] : [] as $name) {
                 $held[$name] = true;
             }
         }

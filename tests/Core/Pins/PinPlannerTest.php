@@ -410,6 +410,17 @@ final class PinPlannerTest extends CoreTestCase
         self::assertSame(['D11', 'D12'], [$pins['B MOSI'], $pins['B MISO']]);
     }
 
+    public function test_where_a_line_was_fixed_wrongly_no_other_line_is_put(): void
+    {
+        // What comes in was put on its own wrong pin, and what goes out fixed on the only right one for it.
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('a', 'n', 'packet-radio-plain', 'A')->wire('a', 'MOSI', 'D12', true)->wire('a', 'MISO', 'D5')
+            ->assigned();
+        $pins = self::pins($plan);
+        self::assertSame(['D12', 'D5'], [$pins['A MOSI'], $pins['A MISO']]);
+        self::assertSame([], self::found($plan, 'pin-used-twice'));
+    }
+
     public function test_a_line_that_was_fixed_on_another_bus_takes_its_module_there(): void
     {
         $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')
