@@ -65,23 +65,27 @@ final readonly class Feeding
         return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), $catalogue->boardOf($plan->node($module->nodeId)), true);
     }
 
-    /** @return list<Module> modules of a node that what feeds them suited before and suits no more, or that get a wrong voltage and did not before, whatever else was wrong */
+    /** @return list<Module> modules of a node that what feeds them suited before and suits no more, or that get too little or too much and did not before, whatever else was wrong */
     public static function unsuited(Plan $before, Plan $after, Catalogue $catalogue, Node $node): array
     {
         $was = new SupplyTree($before, $catalogue);
         $is = new SupplyTree($after, $catalogue);
 
         return array_values(array_filter($before->modulesOf($node), static fn (Module $module): bool => (self::suits($before, $catalogue, $module) && ! self::suits($after, $catalogue, $module))
-            || (! self::isWrong($was, $catalogue, $module) && self::isWrong($is, $catalogue, $module))));
+            || ! in_array(self::wrong($is, $catalogue, $module), [0, self::wrong($was, $catalogue, $module)], true)));
     }
 
-    /** It is known to get a voltage that it is not made for. */
-    private static function isWrong(SupplyTree $tree, Catalogue $catalogue, Module $module): bool
+    /** @return int whether it is known to get a voltage that it is not made for: below nought too little, above nought too much */
+    private static function wrong(SupplyTree $tree, Catalogue $catalogue, Module $module): int
     {
         $class = $catalogue->classOf($module);
         $volts = $class->isFed() ? $tree->voltsOf($module) : null;
 
-        return $volts !== null && ! $volts->isWithin($class->minV, $class->maxV);
+        return match (true) {
+            $volts === null || $volts->isWithin($class->minV, $class->maxV) => 0,
+            $volts->isBelow($class->minV) => -1,
+            default => 1,
+        };
     }
 
     /** @return Generator<FeedChoice> */

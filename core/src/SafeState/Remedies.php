@@ -23,7 +23,9 @@ use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\SafeState;
 use Rundfunk\Plan\SecondBreak;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Circuits\SignalSide;
 use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\SupplyTree;
 
 /** What can be done about one output, as its hardware and the routes to it are. */
 final readonly class Remedies
@@ -142,7 +144,7 @@ final readonly class Remedies
         ];
     }
 
-    /** Its jumper comes off. Only where the board's logic voltage works such a diode, and a high lets go of it. */
+    /** Its jumper comes off. Only where the board's logic voltage works such a diode and a high lets go of it, and where the board has 5 V to give: one that is fed behind its regulator has none. */
     private static function feedSignal(Look $look, Node $node, Wire $wire, Setup $setup): ?Remedy
     {
         $rail = $wire->board->rail('board-5v');
@@ -154,6 +156,13 @@ final readonly class Remedies
             $has ??= $supply->class === $rail->supply ? $supply : null;
         }
         $supply = $has ?? new Supply($look->plan->newId('supply', $node->id, $rail->supply), $node->id, $rail->supply, "{$node->name} {$rail->name}");
+
+        $draft = $look->plan->draft();
+        $draft->put($supply);
+        $volts = (new SupplyTree($draft->plan(), $look->catalogue))->volts($supply)->nominalV ?? $wire->board->logicV;
+        if ((SignalSide::milliamperes($volts, $wire->board, $look->catalogue->classOf($wire->module)->levels) ?? SignalSide::LEAST_MA) < SignalSide::LEAST_MA) {
+            return null;
+        }
 
         return new Remedy(RemedyKind::FeedSignal, "signal side of {$wire->module->name} from the board's 5 V, its jumper off", ['signalDiesWithBoard' => true, 'signalV' => $wire->board->logicV], [
             ...($has === null ? [Operation::add($supply)] : []),

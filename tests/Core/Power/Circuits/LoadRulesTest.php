@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
@@ -153,5 +154,28 @@ final class LoadRulesTest extends CoreTestCase
         sort($said);
         sort($titles);
         self::assertSame($titles, $said);
+    }
+
+    /** @return iterable<string, array{float, float, float|null}> fuse behind the contact, watts at 230 V, the fuse that is put before it; null where none is offered */
+    public static function moved(): iterable
+    {
+        yield 'one that the semiconductor bears' => [2.0, 100.0, 2.0];
+        yield 'one that is too large for it, where a smaller one holds: 0.43 A and a quarter' => [4.0, 100.0, 0.63];
+        yield 'none that holds saves it: 1.96 A and a quarter' => [4.0, 450.0, null];
+    }
+
+    #[DataProvider('moved')]
+    public function test_a_fuse_that_is_put_before_a_contact_is_one_that_saves_it(float $fuseA, float $watts, ?float $put): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)
+            ->module('m', 'n', 'solid-state-bank-2', 'Bank', 'plug')->output('o', 'n', 'Out', OutputKind::Relay, 'm', 'CH1')
+            ->circuit('ac', 'Mains', ['fuseA' => 2.0])->load('l', 'Thing', 'o', 'ac', LoadKind::Resistive, $watts, ['fuseA' => $fuseA, 'fuseAt' => 'after'])->plan();
+        $fix = self::found($plan, 'fuse-misplaced')[0]->fix;
+        self::assertSame($put === null, $fix === null);
+        if ($fix !== null) {
+            $after = (new Editor(self::knowledge()))->apply($plan, $fix->operations)->plan;
+            self::assertSame($put, $after->loads()[0]->fuseA);
+            self::assertSame([], [...self::found($after, 'fuse-misplaced'), ...self::found($after, 'fuse-above-contact')]);
+        }
     }
 }

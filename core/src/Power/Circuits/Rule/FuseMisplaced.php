@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Circuits\Rule;
 
+use Rundfunk\Catalogue\Switching;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -11,10 +12,14 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\Severity;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Electrical\CircuitFuse;
+use Rundfunk\Figures;
 use Rundfunk\Plan\FusePlace;
 use Rundfunk\Plan\Output;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
+use Rundfunk\Power\Circuits\Contact;
+use Rundfunk\Power\Circuits\Drawn;
 
 /** A fuse behind the contact, or in the neutral. */
 #[Finds('fuse-misplaced', WorkStep::SafeStates)]
@@ -34,9 +39,22 @@ final readonly class FuseMisplaced implements OutputRule
                 At::load($look, $drawn->load, 'fuseAt'),
                 $neutral ? 'When it blows the thing is dead, and live all the same: whoever opens it takes hold of the line.' : 'A fault in the board itself, a screw across its tracks, no fuse of its own sees.',
                 'In the line, before the contact.',
-                Fix::change('Put it into the line, before the contact', $drawn->load, ['fuseAt' => FusePlace::Before->value]),
+                self::before($drawn, AllLoads::in($look)->classOf($output)?->switches),
                 about: [$output->id, $drawn->load->id],
             );
         }
+    }
+
+    /** There the contact is behind it: where it is larger than that bears, a smaller one goes in; where the load blows that, another contact is wanted first. */
+    private static function before(Drawn $drawn, ?Switching $switching): ?Fix
+    {
+        $place = ['fuseAt' => FusePlace::Before->value];
+        $most = $switching === null ? null : (new Contact($switching))->mostFuseA($drawn);
+        if ($most === null || $drawn->load->fuseA <= $most + 1e-9) {
+            return Fix::change('Put it into the line, before the contact', $drawn->load, $place);
+        }
+        $fuse = $drawn->amperes === null ? null : CircuitFuse::for($drawn->amperes);
+
+        return $fuse === null || ! $fuse->saves($most) ? null : Fix::change('Put one of '.Figures::significant((float) $fuse->ratedA).' A into the line, before the contact', $drawn->load, [...$place, 'fuseA' => $fuse->ratedA]);
     }
 }

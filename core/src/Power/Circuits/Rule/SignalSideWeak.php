@@ -12,6 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Power\Circuits\SignalSide;
 use Rundfunk\Power\SupplyTree;
 
 /** A relay board whose signal side gets too little for its diodes. */
@@ -23,26 +24,17 @@ final readonly class SignalSideWeak implements ModuleRule
         $levels = $look->catalogue->classOf($module)->levels;
         $board = $look->board($look->plan->node($module->nodeId));
         $volts = $module->signalSupplyId === null ? null : SupplyTree::in($look)->signalVoltsOf($module)?->nominalV;
-        if ($levels?->ledDropV === null || $board === null || $volts === null) {
-            return [];
-        }
-        $milliamperes = ($volts - $board->levels->lowOutV - $levels->ledDropV) / self::SERIES_KOHM;
-        if ($milliamperes >= self::LEAST_MA) {
+        $milliamperes = $board === null || $volts === null ? null : SignalSide::milliamperes($volts, $board, $levels);
+        if ($levels === null || $milliamperes === null || $milliamperes >= SignalSide::LEAST_MA) {
             return [];
         }
 
         return [Finding::fault(
             "The relays of {$module->name} do not pull in",
             Spot::of($module, "{$look->plan->node($module->nodeId)->name}, {$module->name}", 'signalSupplyId'),
-            'Its signal side gets '.Figures::significant($volts).' V, its diode and its indicator keep '.Figures::significant($levels->ledDropV).': '.Figures::significant(max(0.0, $milliamperes)).' mA are left, and a coupler wants about '.Figures::significant(self::LEAST_MA).'.',
+            'Its signal side gets '.Figures::significant($volts).' V, its diode and its indicator keep '.Figures::significant((float) $levels->ledDropV).': '.Figures::significant(max(0.0, $milliamperes)).' mA are left, and a coupler wants about '.Figures::significant(SignalSide::LEAST_MA).'.',
             'Feed its signal side with 5 V and let a transistor pull its inputs low; or a bank for 3.3 V signals.',
             numbers: ['signal_v' => $volts, 'led_ma' => round($milliamperes, 2)],
         )];
     }
-
-    /** In series with the diode on such boards. Common practice. */
-    private const SERIES_KOHM = 1.0;
-
-    /** Trade book §13: 0.1 mA does not pull in, 1.8 does. */
-    private const LEAST_MA = 1.0;
 }
