@@ -56,13 +56,13 @@ const views = {
     ],
     'switch-table': [linden, 'routes'],
     power: [linden, 'power/{node Gate post}'],
+    parts: [linden, 'power/{node Greenhouse}.parts'],
     pins: [linden, 'power/{node Greenhouse}.pins', 'dark'],
     'safe-states': [faulty, 'safe/{output Oven heat}'],
     loads: [linden, 'safe/loads', 'dark'],
     'node-sheet': [linden, 'build/{node Bench}'],
     'assign-review': [faulty, 'assign'],
     findings: [faulty, 'findings'],
-    calculators: [null, '#/calculators/ir-reach'],
 };
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });

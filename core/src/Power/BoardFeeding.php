@@ -51,7 +51,9 @@ final readonly class BoardFeeding
     {
         $verdicts = new Verdicts(new SupplyTree($after, $catalogue));
 
-        return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder) && ! $verdicts->brownsOut($feeder) && Feeding::unsuited($before, $after, $catalogue, $node) === [];
+        return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder) && ! $verdicts->brownsOut($feeder)
+            && (! $verdicts->tree->feedsTwice($node) || (new SupplyTree($before, $catalogue))->feedsTwice($node))
+            && Feeding::unsuited($before, $after, $catalogue, $node) === [];
     }
 
     private static function of(Island $island, Node $node, string $source, ?string $regulator, BoardInput $input): self

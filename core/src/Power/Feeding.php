@@ -197,9 +197,22 @@ final readonly class Feeding
     /** @return Generator<FeedChoice> */
     private function ifSound(FeedChoice $choice): Generator
     {
-        if (self::holds(new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue)), $choice->supply, $this->class, $this->board, false)) {
+        $verdicts = new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue));
+        if (self::holds($verdicts, $choice->supply, $this->class, $this->board, false) && ! $this->starvesBoard($verdicts, $choice->supply)) {
             yield $choice;
         }
+    }
+
+    /** A board that stood it before sags until it starts anew. */
+    private function starvesBoard(Verdicts $verdicts, Supply $supply): bool
+    {
+        foreach ([$supply, ...$verdicts->tree->above($supply)] as $one) {
+            if ($verdicts->brownsOut($one)) {
+                return $this->plan->find(Supply::kind(), $one->id) === null || ! (new Verdicts(new SupplyTree($this->plan, $this->catalogue)))->brownsOut($one);
+            }
+        }
+
+        return false;
     }
 
     /** @param  bool  $unknown  what nobody can tell is taken for sound */

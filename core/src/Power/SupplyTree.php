@@ -238,6 +238,15 @@ final class SupplyTree
         return $supply === null ? null : $this->volts($supply);
     }
 
+    /** Two feed its board at a time, and the one with more volts feeds the other one back. A cell at the pads of a charger is what USB is to charge. */
+    public function feedsTwice(Node $node): bool
+    {
+        $feeders = $this->feedersOf($node);
+        $cells = array_filter($feeders, static fn (Supply $supply): bool => $supply->feedsAt === FeedsAt::Cell);
+
+        return count($feeders) > 2 || (count($feeders) === 2 && count($cells) !== 1);
+    }
+
     /** What the signal side of a module gets: apart from its coils, where its jumper is off. */
     public function signalVoltsOf(Module $module): ?Volts
     {

@@ -11,6 +11,7 @@ use Rundfunk\Check\OutputRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Route;
 use Rundfunk\Plan\Spot;
 
@@ -25,10 +26,10 @@ final readonly class NoOff implements OutputRule
             return [];
         }
         $goes = false;
+        if (self::isEnded($output, $look->plan)) {
+            return [];
+        }
         foreach ($look->plan->routesTo($output) as $route) {
-            if (self::endsIt($route)) {
-                return [];
-            }
             $goes = $goes || $route->action === Action::On || $route->action === Action::Set || ($route->action === Action::Step && ($route->value ?? 1) > 0);
         }
 
@@ -39,6 +40,18 @@ final readonly class NoOff implements OutputRule
             "Route a control to it that puts it off, or make what puts it on a pulse. {$hazard->caution()}",
             numbers: ['hazard' => $hazard->value],
         )];
+    }
+
+    /** Something puts it off again, or lets go of it by itself. */
+    public static function isEnded(Output $output, Plan $plan, ?Route $without = null): bool
+    {
+        foreach ($plan->routesTo($output) as $route) {
+            if ($route->id !== $without?->id && self::endsIt($route)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function endsIt(Route $route): bool

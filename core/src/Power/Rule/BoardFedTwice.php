@@ -10,7 +10,6 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Spot;
@@ -23,12 +22,10 @@ final readonly class BoardFedTwice implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        $feeders = SupplyTree::in($look)->feedersOf($node);
-        // A cell at the pads of a charger is what USB is to charge.
-        $cells = array_filter($feeders, static fn (Supply $supply): bool => $supply->feedsAt === FeedsAt::Cell);
-        if (count($feeders) < 2 || (count($feeders) === 2 && count($cells) === 1)) {
+        if (! SupplyTree::in($look)->feedsTwice($node)) {
             return [];
         }
+        $feeders = SupplyTree::in($look)->feedersOf($node);
         $names = implode(' and ', array_map(static fn (Supply $supply): string => $supply->name, $feeders));
 
         return [Finding::warning(

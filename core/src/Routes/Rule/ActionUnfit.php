@@ -27,8 +27,9 @@ final readonly class ActionUnfit implements RouteRule
         if (! in_array($route->action, $fitting, true)) {
             $output = $look->plan->output($route->outputId);
             $best = array_values(array_filter($fitting, static fn (Action $action): bool => $output->kind->takesValues() || ! $action->takesValue()))[0] ?? null;
-            // What can hurt is not to be held from afar by one click.
-            $best = $best?->holds() === true && $output->isDangerous() && $output->nodeId !== $control->nodeId ? null : $best;
+            // What can hurt is not to be held from afar by one click, nor put to what a stick says.
+            $holds = $best?->holds() === true || ($best === Action::Set && $control->saysValue());
+            $best = $holds && $output->isDangerous() && $output->nodeId !== $control->nodeId ? null : $best;
             yield Finding::fault(
                 self::title($control->kind, $route->action),
                 Spot::of($route, RouteNames::of($look->plan, $route), 'action'),

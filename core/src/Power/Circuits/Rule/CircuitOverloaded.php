@@ -14,6 +14,7 @@ use Rundfunk\Electrical\CircuitFuse;
 use Rundfunk\Figures;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
+use Rundfunk\Power\Circuits\ContactsBehind;
 use Rundfunk\Power\Fuses;
 
 /** More on a circuit than its fuse bears. */
@@ -29,7 +30,7 @@ final readonly class CircuitOverloaded implements PlanRule
                 continue;
             }
             $fuse = CircuitFuse::for($amperes)->ratedA;
-            $fits = $fuse !== null && ($circuit->mm2 === null ? false : $fuse <= Fuses::cordA($circuit->mm2) + 1e-9);
+            $fits = $fuse !== null && ($circuit->mm2 === null ? false : $fuse <= Fuses::cordA($circuit->mm2) + 1e-9) && ContactsBehind::bear($look, $circuit, $fuse, $circuit->timeLag);
 
             yield Finding::fault(
                 "The fuse of circuit {$circuit->name} blows when all is on",

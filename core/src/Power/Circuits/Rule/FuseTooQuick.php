@@ -13,6 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
+use Rundfunk\Power\Circuits\ContactsBehind;
 
 /** A quick fuse, and loads that start with a surge. */
 #[Finds('fuse-too-quick', WorkStep::SafeStates)]
@@ -43,7 +44,7 @@ final readonly class FuseTooQuick implements PlanRule
                 At::circuit($circuit, 'timeLag'),
                 'Up to '.Figures::significant($surgeA).' A flow at the first moment; a quick fuse, or a breaker of characteristic B, may trip from three times its '.Figures::significant($circuit->fuseA).' A on.',
                 'A time-lag fuse, or a breaker of characteristic C.',
-                Fix::change('A time-lag one', $circuit, ['timeLag' => true]),
+                ContactsBehind::bear($look, $circuit, $circuit->fuseA, true) ? Fix::change('A time-lag one', $circuit, ['timeLag' => true]) : null,
                 numbers: ['surge_a' => round($surgeA, 2), 'fuse_a' => $circuit->fuseA],
             );
         }

@@ -32,7 +32,7 @@
             ><tr
                 ><th class="w-[52px]">Buy</th><th class="w-[52px]">Of</th><th
                     ><span class="text-ink font-semibold">Part</span></th
-                ><th>Look for</th><th class="w-[42%]">Where</th></tr
+                ><th class="w-[18%]">Look for</th><th class="w-[36%]">Where</th></tr
             ></thead
         >
         <tbody>
