@@ -14,6 +14,7 @@ use Rundfunk\Behaviour\LinkMemory;
 use Rundfunk\Behaviour\MessageNumbers;
 use Rundfunk\Behaviour\NodeTables;
 use Rundfunk\Behaviour\Said;
+use Rundfunk\Behaviour\SaysAllAtOnce;
 use Rundfunk\Behaviour\Scales;
 use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Behaviour\WritesMessages;
@@ -95,6 +96,7 @@ final readonly class BehaviourFiles
             '  node_step(&me, milliseconds(), minute_of_day, &in, heard, count, &out, &told);',
             ...$this->writing(),
             ...($this->tables->told === [] && $this->tables->heard === [] ? [] : ['  for each of told.message: send it, as the table of what is told says; what comes in goes into heard.']),
+            ...$this->whole(),
             ...($this->tables->leftOut === [] ? [] : ['', 'Your program must do without:', ...array_map(static fn (string $line): string => "  {$line}", $this->tables->leftOut)]),
             ...$this->codes('It tells', array_map(static fn (Said $said): array => [$said->link, $said->to, $said->code, "{$said->says} ({$said->for})"], $this->tables->told)),
             ...$this->codes('It obeys', array_map(static fn (Heard $heard): array => [$heard->link, $heard->from, $heard->code, $heard->says], $this->tables->heard)),
@@ -155,6 +157,22 @@ final readonly class BehaviourFiles
                 $switch === null => "  bring {$pin} to out.{$field};",
                 default => "  write({$pin}, out.{$field} ? {$switch['on']} : {$switch['off']});",
             };
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> what a program does about links whose frames say all */
+    private function whole(): array
+    {
+        $lines = [];
+        $prefixes = (new CHeader($this->knowledge))->prefixes($this->plan, $this->node);
+        foreach ($this->plan->endpointsOf($this->node) as $endpoint) {
+            $link = $this->plan->link($endpoint->linkId);
+            $all = $this->knowledge->media->offering(SaysAllAtOnce::class, $link->medium);
+            foreach ($all?->saysAll($link) === true ? $all->glue($this->plan, $endpoint, $prefixes[$endpoint->id]) : [] as $line) {
+                $lines[] = "    {$line}";
+            }
         }
 
         return $lines;

@@ -23,6 +23,11 @@ final readonly class PacketMessages implements SaysAllAtOnce, TakesMemory, Write
         return PacketSettings::saysAll($link);
     }
 
+    public function glue(Plan $plan, Endpoint $endpoint, string $prefix): array
+    {
+        return (new PacketStates($plan, $endpoint))->glue($prefix);
+    }
+
     public function statedFrames(Plan $plan, Link $link): array
     {
         return array_map(static fn (WholeState $state): StatedFrame => StatedFrame::of($state, PacketFrame::HEAD_BYTES), WholeState::on($plan, $link, new PacketBroadcast));

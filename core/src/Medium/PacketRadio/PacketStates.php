@@ -58,6 +58,18 @@ final readonly class PacketStates
         ];
     }
 
+    /** @return list<string> */
+    public function glue(string $prefix): array
+    {
+        $lower = strtolower($prefix);
+        $receivers = implode(', ', $this->own->receivers());
+
+        return [
+            ...($this->own->slots === [] ? [] : ["those for {$this->name}: node_put_{$lower}(&{$lower}, one); when all are in, for node {$receivers}: if node_to_{$lower}(&{$lower}, node, 0, bytes), send bytes to its address. {$lower}_begin(&{$lower}) once, at the start."]),
+            ...($this->heard === [] ? [] : ["a frame of {$this->name}: count = node_from_{$lower}(bytes, length, past, heard), and hear those."]),
+        ];
+    }
+
     /** @return int bytes on an 8-bit board: of each sender the last frame that was heard of it is kept, and there is room for what one comes to; of this end, how it stands */
     public function memoryBytes(): int
     {
