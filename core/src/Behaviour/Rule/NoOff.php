@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
+use Rundfunk\Behaviour\Answers;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
@@ -46,7 +47,9 @@ final readonly class NoOff implements OutputRule
     public static function isEnded(Output $output, Plan $plan, ?Route $without = null): bool
     {
         foreach ($plan->routesTo($output) as $route) {
-            if ($route->id !== $without?->id && self::endsIt($route)) {
+            // Its own state says how it stands, and never otherwise.
+            $circles = Answers::of($plan, $plan->control($route->controlId))?->id === $output->id;
+            if ($route->id !== $without?->id && ! $circles && self::endsIt($route)) {
                 return true;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\KeyedRadio\Rule;
 
+use Rundfunk\Behaviour\Rule\NoOff;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -38,10 +39,17 @@ final readonly class ReceiverCannot implements HopRule
                 default => 'Its pin goes on at a press and stays on until another button is pressed: the program never sees it let go.',
             },
             'Make the route do '.implode(' or ', array_map(static fn (Action $action): string => $action->value, $fitting)).", or fit a momentary receiver to {$look->plan->node($endpoint->nodeId)->name}.",
-            Fix::change("Make it {$fitting[0]->value}", $leg->route, ['action' => $fitting[0]->value, 'pulseMs' => null]),
+            self::can($leg, $fitting[0], $look) ? Fix::change("Make it {$fitting[0]->value}", $leg->route, ['action' => $fitting[0]->value, 'pulseMs' => null]) : null,
             numbers: ['answers' => (string) $answers, 'action' => $leg->route->action->value],
             about: [$leg->route->id],
         )];
+    }
+
+    /** The control can do it, and what can hurt is not put on by what nothing puts off. */
+    private static function can(Leg $leg, Action $action, Look $look): bool
+    {
+        return in_array($action, $leg->control->kind->actions(), true)
+            && ($action !== Action::On || $leg->output->proofHazards() === [] || NoOff::isEnded($leg->output, $look->plan, $leg->route));
     }
 
     /** @return list<Action> none when anything goes */
