@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Plans\PlanStore;
 use App\Plans\ThingTables;
+use Closure;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -29,20 +30,31 @@ final class PlanStoreTest extends FeatureTestCase
         return $rows;
     }
 
+    /**
+     * @param  Closure(): mixed  $work
+     * @return list<string> what the database was asked meanwhile
+     */
+    private static function asked(Closure $work): array
+    {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $work();
+        $asked = array_column(DB::getQueryLog(), 'query');
+        DB::disableQueryLog();
+
+        return $asked;
+    }
+
     public function test_an_edit_writes_only_what_it_touched(): void
     {
         $user = self::user();
         $plan = $this->linden($user);
         $this->actingAs($user);
         $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
-        DB::enableQueryLog();
-        DB::flushQueryLog();
-        $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
         $written = array_filter(
-            array_column(DB::getQueryLog(), 'query'),
+            self::asked(fn () => $this->edit($plan, 1, self::rename($node, 'New'))->assertOk()),
             static fn (string $query): bool => preg_match('/^(insert|update|delete)/i', $query) === 1,
         );
-        DB::disableQueryLog();
         $tables = array_map(static fn (string $query): string => (string) preg_replace('/^.*?`(\w+)`.*$/s', '$1', $query), array_values($written));
         sort($tables);
         self::assertSame(['nodes', 'plan_edits', 'plan_edits', 'plans'], $tables);
@@ -55,11 +67,7 @@ final class PlanStoreTest extends FeatureTestCase
         $counts = [];
         foreach ([$this->linden($user), $this->faulty($user)] as $plan) {
             $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
-            DB::enableQueryLog();
-            DB::flushQueryLog();
-            $this->edit($plan, 1, self::rename($node, 'New'))->assertOk();
-            $counts[] = count(DB::getQueryLog());
-            DB::disableQueryLog();
+            $counts[] = count(self::asked(fn () => $this->edit($plan, 1, self::rename($node, 'New'))->assertOk()));
         }
         self::assertSame($counts[0], $counts[1]);
     }
@@ -70,11 +78,8 @@ final class PlanStoreTest extends FeatureTestCase
         $plan = $this->linden($user);
         $this->actingAs($user);
         $node = self::document($this->getJson("/api/plans/{$plan->id}"))['nodes'][0]['id'];
-        DB::enableQueryLog();
-        DB::flushQueryLog();
-        $this->edit($plan, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();
-        $deleted = array_values(array_filter(array_column(DB::getQueryLog(), 'query'), static fn (string $query): bool => str_starts_with($query, 'delete')));
-        DB::disableQueryLog();
+        $asked = self::asked(fn () => $this->edit($plan, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk());
+        $deleted = array_values(array_filter($asked, static fn (string $query): bool => str_starts_with($query, 'delete')));
         self::assertSame(['delete from `nodes` where `plan_id` = ? and `id` in (?)'], $deleted);
         $shown = self::document($this->getJson("/api/plans/{$plan->id}"));
         foreach (ThingKind::cases() as $kind) {
