@@ -6,6 +6,7 @@ namespace Tests\Core\Medium\PacketRadio;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Assign\Proposal;
 use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\Tabulation;
 use Rundfunk\Behaviour\Tell;
@@ -16,8 +17,10 @@ use Rundfunk\DerivedId;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Address;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Tests\Core\CoreTestCase;
@@ -131,6 +134,23 @@ final class PacketRulesTest extends CoreTestCase
             static fn (): Sketch => self::air(['payloadBytes' => 3, 'senderId' => false]),
             [],
         ];
+
+        // Sender, sequence; then said and value of each: two sticks of 1 + 8 bits are 18, three bytes.
+        yield 'two sticks one after the other' => ['packet-sticks-apart', static fn (): Sketch => self::sticks(2, []), ['Stick 1 and Stick 2 of Hand go to Board one after the other']];
+        yield 'one stick' => ['packet-sticks-apart', static fn (): Sketch => self::sticks(1, []), []];
+        yield 'two sticks at once' => ['packet-sticks-apart', static fn (): Sketch => self::sticks(2, ['wholeState' => true]), []];
+        yield 'more than one frame holds' => ['packet-sticks-apart', static fn (): Sketch => self::sticks(30, []), []];
+        yield 'five bytes for two sticks' => ['packet-payload-too-short', static fn (): Sketch => self::sticks(2, ['wholeState' => true, 'payloadBytes' => 5]), []];
+        yield 'four' => ['packet-payload-too-short', static fn (): Sketch => self::sticks(2, ['wholeState' => true, 'payloadBytes' => 4]), ['A payload of 4 bytes does not hold the frame']];
+        yield 'thirteen with their proof' => ['packet-payload-too-short', static fn (): Sketch => self::sticks(2, ['wholeState' => true, 'proven' => true, 'payloadBytes' => 13]), []];
+        yield 'twelve with it' => ['packet-payload-too-short', static fn (): Sketch => self::sticks(2, ['wholeState' => true, 'proven' => true, 'payloadBytes' => 12]), ['A payload of 12 bytes does not hold the frame']];
+        yield 'thirty sticks in the longest there is' => ['packet-payload-too-short', static fn (): Sketch => self::sticks(30, ['wholeState' => true, 'payloadBytes' => 32]), ['A payload of 32 bytes does not hold the frame']];
+        yield 'all of one thing, acknowledged' => ['packet-state-of-one', static fn (): Sketch => self::sticks(1, ['wholeState' => true]), ['Frames of Air say all, and there is one thing to say']];
+        yield 'all of one thing, where nobody says that it came' => ['packet-state-of-one', static fn (): Sketch => self::sticks(1, ['wholeState' => true, 'acknowledge' => false]), []];
+        yield 'all of two' => ['packet-state-of-one', static fn (): Sketch => self::sticks(2, ['wholeState' => true]), []];
+        // Uploaded in 18 µs, turned in 130, sent in 137 bits at 250 kbit/s, 548: 96 of them every 100 ms are 66.8 %, and one for all is a hundredth of that.
+        yield 'ninety-six sticks one after the other' => ['stream-crowds', static fn (): Sketch => self::sticks(96, []), ['Sticks take 66.8 % of Air']];
+        yield 'ninety-six at once' => ['stream-crowds', static fn (): Sketch => self::sticks(96, ['wholeState' => true]), []];
 
         yield 'an address of the right width' => [
             'packet-address-malformed',
@@ -341,11 +361,39 @@ final class PacketRulesTest extends CoreTestCase
             static fn (): Sketch => $routed(self::air(['acknowledge' => false]), Action::Toggle),
             ['A toggle goes over a link that does not acknowledge'],
         ];
+        yield 'a toggle, unacknowledged, where the next frame makes up for it' => [
+            'packet-toggle-unacknowledged',
+            static fn (): Sketch => $routed(self::air(['acknowledge' => false, 'wholeState' => true]), Action::Toggle),
+            [],
+        ];
         yield 'on, unacknowledged' => [
             'packet-toggle-unacknowledged',
             static fn (): Sketch => $routed(self::air(['acknowledge' => false]), Action::On),
             [],
         ];
+    }
+
+    /** @param  array<string, mixed>  $settings */
+    private static function sticks(int $count, array $settings): Sketch
+    {
+        $sketch = self::air($settings);
+        for ($stick = 1; $stick <= $count; $stick++) {
+            $sketch->control("s{$stick}", 'hand', "Stick {$stick}", ControlKind::Axis, settings: ['everyMs' => 100])->output("m{$stick}", 'board', "Motor {$stick}", OutputKind::Motor)
+                ->route("s{$stick}", Action::Set, "m{$stick}")->hop("s{$stick} m{$stick} set", 'l', 'hand', 'board', $stick);
+        }
+
+        return $sketch;
+    }
+
+    public function test_what_no_frame_holds_goes_back_to_commands(): void
+    {
+        $plan = self::sticks(30, ['wholeState' => true, 'payloadBytes' => 32])->plan();
+        $fix = self::found($plan, 'packet-payload-too-short')[0]->fix;
+        self::assertNotNull($fix);
+        $after = (new Editor(self::knowledge()))->apply($plan, $fix->operations)->plan;
+        self::assertSame([], self::found($after, 'packet-payload-too-short'));
+        self::assertFalse($after->links()[0]->settings['wholeState']);
+        self::assertSame([], array_filter(self::assigner()->assign($plan)->proposals, static fn (Proposal $one): bool => str_starts_with($one->what, 'Payload')), 'no payload is so long');
     }
 
     private static function senders(int $count, bool $senderId): Sketch
