@@ -53,7 +53,20 @@ final readonly class BoardFeeding
 
         return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder) && ! $verdicts->brownsOut($feeder)
             && (! $verdicts->tree->feedsTwice($node) || (new SupplyTree($before, $catalogue))->feedsTwice($node))
-            && Feeding::unsuited($before, $after, $catalogue, $node) === [];
+            && Feeding::unsuited($before, $after, $catalogue, $node) === [] && ! self::overloadsMore($before, $verdicts, $catalogue);
+    }
+
+    /** Something that bore what hung on it bears it no more: what fed the board beside it feeds it alone, say. */
+    private static function overloadsMore(Plan $before, Verdicts $after, Catalogue $catalogue): bool
+    {
+        $was = new Verdicts(new SupplyTree($before, $catalogue));
+        foreach ($before->of(Supply::class) as $supply) {
+            if ($after->isOverloaded($supply) && ! $was->isOverloaded($supply)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function of(Island $island, Node $node, string $source, ?string $regulator, BoardInput $input): self

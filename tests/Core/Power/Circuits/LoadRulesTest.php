@@ -178,4 +178,34 @@ final class LoadRulesTest extends CoreTestCase
             self::assertSame([], [...self::found($after, 'fuse-misplaced'), ...self::found($after, 'fuse-above-contact')]);
         }
     }
+
+    /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>, array<string, mixed>, string|null}> rule, circuit, load, another load on the circuit, and what is offered; a semiconductor bears 2 A, quick */
+    public static function fuses(): iterable
+    {
+        $own = ['watts' => 400.0, 'fuseA' => 1.0];
+        yield 'its own, larger than the semiconductor bears: 1.74 A and a quarter' => ['fuse-below-load', ['fuseA' => 10.0], $own, [], null];
+        yield 'its own, where the semiconductor bears it: 1.3 A and a quarter' => ['fuse-below-load', ['fuseA' => 10.0], ['watts' => 300.0, 'fuseA' => 1.0], [], 'A fuse of 2 A'];
+        yield 'its own behind the contact saves none' => ['fuse-below-load', ['fuseA' => 10.0], [...$own, 'fuseAt' => 'after'], [], 'A fuse of 2.5 A'];
+        yield 'the circuit\'s, on which the semiconductor lives' => ['circuit-overloaded', ['fuseA' => 2.0, 'mm2' => 1.5], ['watts' => 100.0], ['watts' => 500.0], null];
+        yield 'the circuit\'s, beside one of its own' => ['circuit-overloaded', ['fuseA' => 2.0, 'mm2' => 1.5], ['watts' => 100.0, 'fuseA' => 1.0], ['watts' => 500.0], 'A fuse of 4 A'];
+        yield 'a slow one, on which it lives' => ['fuse-too-quick', ['fuseA' => 2.0], ['watts' => 50.0], ['watts' => 150.0, 'sort' => 'motor'], null];
+        yield 'a slow one, beside a quick one of its own' => ['fuse-too-quick', ['fuseA' => 2.0], ['watts' => 50.0, 'fuseA' => 1.0], ['watts' => 150.0, 'sort' => 'motor'], 'A time-lag one'];
+    }
+
+    /**
+     * @param  array<string, mixed>  $circuit
+     * @param  array<string, mixed>  $load
+     * @param  array<string, mixed>  $other
+     */
+    #[DataProvider('fuses')]
+    public function test_no_fuse_is_offered_that_a_contact_does_not_outlive(string $rule, array $circuit, array $load, array $other, ?string $offered): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)
+            ->module('m', 'n', 'solid-state-bank-2', 'Bank', 'plug')->output('o', 'n', 'Out', OutputKind::Relay, 'm', 'CH1')
+            ->circuit('ac', 'Mains', $circuit)->load('l', 'Thing', 'o', 'ac', LoadKind::Resistive, null, $load);
+        if ($other !== []) {
+            $sketch->module('r', 'n', 'relay-bank-1-high', 'Relay', 'plug')->output('p', 'n', 'Other', OutputKind::Relay, 'r', 'IN1')->load('x', 'Other thing', 'p', 'ac', LoadKind::Resistive, null, $other);
+        }
+        self::assertSame([$offered], array_map(static fn (Finding $finding): ?string => $finding->fix?->label, self::found($sketch->plan(), $rule)));
+    }
 }
