@@ -32,7 +32,7 @@ final readonly class CFrame
         if (! $this->layout->fits()) {
             return ["#error \"The payload of {$this->layout->lengthBytes} bytes does not hold the frame of {$this->layout->usedBytes()} bytes.\"", ''];
         }
-        $lines = ['/*', " * {$this->title}, {$this->layout->lengthBytes} bytes, little-endian:"];
+        $lines = ['/*', ' * '.CNames::comment($this->title).", {$this->layout->lengthBytes} bytes, little-endian:"];
         foreach ($this->layout->placed() as $placed) {
             $lines[] = sprintf(' *   %s  %-8s %s', self::place($placed), $placed->field->name, CNames::comment($placed->field->doc));
         }

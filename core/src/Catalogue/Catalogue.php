@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Catalogue;
 
 use Generator;
+use Rundfunk\Plan\InOrder;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\OwnBoard;
@@ -101,7 +102,8 @@ final class Catalogue
             }
         }
 
-        return $found;
+        // Of two pins with one name the first counts, whichever class it is of.
+        return array_map(static fn (array $modules): array => InOrder::of(Module::class, $modules), $found);
     }
 
     /** @return array<array-key, mixed> a shipped class of board or module, as its file says it */

@@ -9,6 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
@@ -397,5 +398,21 @@ final class PinRulesTest extends CoreTestCase
                 ->wire('r', 'IN1', $pinned, true)->wireAgain('r', 'IN1', $other)->plan();
             self::assertSame("Forget {$other}", self::found($plan, 'terminal-wired-twice')[0]->fix?->label);
         }
+    }
+
+    public function test_a_wire_stays_on_its_pin_when_its_expander_is_called_otherwise(): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->module('s', 'n', 'shift-register-8', 'Register')->module('x', 'n', 'expander-i2c-16', 'Expander')->module('k', 'n', 'button-pad-2', 'Keys')
+            ->control('a', 'n', 'A', ControlKind::Button, 'k', 'K1')->control('b', 'n', 'B', ControlKind::Button, 'k', 'K2')
+            ->wire('k', 'K1', 'X9')->wire('k', 'K2', 'X1')->plan();
+        // Of two with one name the first counts, in the order of the plan: X1 is the register's, X9 the expander's alone.
+        self::assertSame(['X1 of N is no digital input'], array_map(static fn (Finding $one): string => $one->title, self::found($plan, 'pin-incapable')));
+        $fix = self::found($plan, 'expander-pins-shared')[0]->fix;
+        self::assertNotNull($fix);
+        $after = (new Editor(self::knowledge()))->apply($plan, $fix->operations)->plan;
+        self::assertEquals(['K1' => 'Y9', 'K2' => 'X1'], array_column($after->pinUsesOf($after->modulesOf($after->nodes()[0])[2]), 'pin', 'terminal'));
+        self::assertSame([], self::found($after, 'expander-pins-shared'));
+        self::assertCount(1, self::found($after, 'pin-incapable'));
     }
 }

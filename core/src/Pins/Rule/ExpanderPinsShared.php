@@ -10,7 +10,10 @@ use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Spot;
 
 /** An expander whose pins are called as others of the node are: nobody can tell which is meant. */
@@ -37,10 +40,23 @@ final readonly class ExpanderPinsShared implements NodeRule
                 Spot::of($module, "{$node->name}, {$module->name}", 'prefix'),
                 'Two pins of one name: a wire to it goes to the first of them, and the other stays without.',
                 'Call the pins of one otherwise.',
-                $free === null ? null : Fix::change("Call its pins {$free}0 and so on", $module, ['prefix' => $free]),
+                $free === null ? null : new Fix("Call its pins {$free}0 and so on", Operation::change(Module::kind(), $module->id, ['prefix' => $free]), ...self::moved($node, $look, $module, $free)),
                 numbers: ['pins' => $shared],
                 about: [$module->id],
             );
         }
+    }
+
+    /** @return list<Operation> what is on those of its pins that were its alone stays on them, by their new names */
+    private static function moved(Node $node, Look $look, Module $module, string $prefix): array
+    {
+        $operations = [];
+        foreach ($look->wiresOf($node) as $wire) {
+            if ($wire->pin?->offeredBy === $module->id) {
+                $operations[] = Operation::change(PinUse::kind(), $wire->use->id, ['pin' => $prefix.$wire->pin->number]);
+            }
+        }
+
+        return $operations;
     }
 }
