@@ -48,11 +48,11 @@ final readonly class PacketBuild implements AgreesOn, DescribesEnds, FramesMessa
         return $insides;
     }
 
-    /** Which bit says what, where frames say all: it follows from what the ends tell, and must not differ between them. */
+    /** Which bit says what, where frames are packed: it follows from what the ends tell, and must not differ between them. */
     public function agreedOn(Plan $plan, Link $link): array
     {
         if (! PacketSettings::saysAll($link)) {
-            return [];
+            return ($link->settings['packed'] ?? false) === true ? [PackedCommand::on($plan, $link)->spans()] : [];
         }
 
         return array_map(static fn (WholeState $state): array => [

@@ -26,15 +26,19 @@ final readonly class PacketFrame
     {
         $settings = PacketSettings::of($link);
 
-        return $settings->wholeState ? self::whole($settings, WholeState::bytesOn($plan, $link, new PacketBroadcast)) : self::command($settings);
+        return match (true) {
+            $settings->wholeState => self::whole($settings, WholeState::bytesOn($plan, $link, new PacketBroadcast)),
+            $settings->packed => self::command($settings, PackedCommand::on($plan, $link)->fields()),
+            default => self::command($settings, [
+                new FrameField('code', FieldSize::u8(), 'what to do: one of the command codes'),
+                new FrameField('argument', FieldSize::i16(), 'a value for commands that take one: 1 or 0 for an output that follows, a position; otherwise 0'),
+            ]),
+        };
     }
 
-    private static function command(PacketSettings $settings): FrameLayout
+    /** @param  list<FrameField>  $fields  of what is asked */
+    private static function command(PacketSettings $settings, array $fields): FrameLayout
     {
-        $fields = [
-            new FrameField('code', FieldSize::u8(), 'what to do: one of the command codes'),
-            new FrameField('argument', FieldSize::i16(), 'a value for commands that take one: 1 or 0 for an output that follows, a position; otherwise 0'),
-        ];
         if ($settings->senderId) {
             $fields = [
                 new FrameField('sender', FieldSize::u8(), 'who sends: the sender number of the node'),

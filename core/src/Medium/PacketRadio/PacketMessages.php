@@ -42,6 +42,7 @@ final readonly class PacketMessages implements SaysAllAtOnce, TakesMemory, Write
         if ($settings->wholeState) {
             return (new PacketStates($plan, $endpoint))->lines($link, $prefix);
         }
+        $packed = $settings->packed ? PackedCommand::on($plan, $plan->link($endpoint->linkId)) : null;
         $lower = strtolower($prefix);
         $name = CNames::comment($plan->link($endpoint->linkId)->name);
         $again = $settings->sends() > 1 && ! $settings->proven;
@@ -52,7 +53,7 @@ final readonly class PacketMessages implements SaysAllAtOnce, TakesMemory, Write
                 "static inline uint8_t node_from_{$lower}(const uint8_t *bytes, uint8_t length".($settings->proven ? ", const uint8_t address[{$prefix}_ADDRESS_BYTES], uint32_t last[{$prefix}_SENDERS + 1]" : '').($again ? ", uint16_t seen[{$prefix}_SENDERS + 1]" : '').', struct node_message *heard)', '{',
                 "    struct {$lower}_frame frame;", $settings->proven ? "    if (!{$lower}_frame_open(&frame, bytes, length, address, last)) {" : "    if (!{$lower}_frame_decode(&frame, bytes, length)) {", '        return 0;', '    }',
                 ...($again ? ["    if (frame.sender > {$prefix}_SENDERS || seen[frame.sender] == frame.sequence + 1U) {", '        return 0;', '    }', '    seen[frame.sender] = frame.sequence + 1U;'] : []),
-                "    heard->link = {$link};", '    heard->node = '.($settings->senderId ? 'frame.sender' : '0').';', '    heard->code = frame.code;', '    heard->value = frame.argument;', '    return 1;', '}', '',
+                "    heard->link = {$link};", '    heard->node = '.($settings->senderId ? 'frame.sender' : '0').';', '    heard->code = frame.code;', '    heard->value = '.($packed?->saysNothing() === true ? '0' : 'frame.argument').';', '    return 1;', '}', '',
             ];
         }
         if ($endpoint->role->sends()) {
@@ -61,7 +62,7 @@ final readonly class PacketMessages implements SaysAllAtOnce, TakesMemory, Write
                 "static inline void node_to_{$lower}(const struct node_message *told, uint8_t sequence".($settings->proven ? ", uint32_t counter, const uint8_t address[{$prefix}_ADDRESS_BYTES]" : '').", uint8_t bytes[{$prefix}_FRAME_BYTES])", '{',
                 "    struct {$lower}_frame frame;",
                 ...($settings->senderId ? ["    frame.sender = {$prefix}_SENDER;", '    frame.sequence = sequence;'] : ['    (void)sequence;']),
-                '    frame.code = (uint8_t)told->code;', '    frame.argument = told->value;', ...($settings->proven ? ['    frame.counter = counter;', '    frame.tag = 0;'] : []), "    {$lower}_frame_encode(&frame, bytes);", ...($settings->proven ? ["    {$lower}_frame_seal(bytes, address);"] : []), '}', '',
+                '    frame.code = (uint8_t)told->code;', ...($packed === null ? ['    frame.argument = told->value;'] : $packed->argument()), ...($settings->proven ? ['    frame.counter = counter;', '    frame.tag = 0;'] : []), "    {$lower}_frame_encode(&frame, bytes);", ...($settings->proven ? ["    {$lower}_frame_seal(bytes, address);"] : []), '}', '',
             ];
         }
 

@@ -27,6 +27,7 @@ final readonly class PacketSettings
         public bool $senderId,
         public bool $proven = false,
         public bool $wholeState = false,
+        public bool $packed = false,
     ) {
     }
 
@@ -59,6 +60,7 @@ final readonly class PacketSettings
             Field::flag('senderId', 'Whether each message carries the sender and a sequence number, so that many senders can share one address.', true)->titled('Sender number'),
             Field::flag('proven', 'Whether each message proves who made it and that it is new: a counter, and a tag that nobody makes without the key of the link. The key is put in when the boards are flashed; it is never kept here.')->titled('Proven'),
             Field::flag('wholeState', 'Whether each frame says how all of its sender stands, in as few bits as that takes, and not one command: what was lost is made up by the next frame that is heard, and one frame carries all that changes at once.')->titled('Whole state'),
+            Field::flag('packed', 'Whether a command takes as few bits as the commands of this link need, and not whole bytes: a shorter payload will do, and less time on the air. A frame that says all is packed in any case.')->titled('Packed')->seldom(),
         );
     }
 
@@ -120,6 +122,7 @@ final readonly class PacketSettings
             $values->flag('senderId') || $values->flag('proven') || $values->flag('wholeState'),
             $values->flag('proven'),
             $values->flag('wholeState'),
+            $values->flag('packed'),
         );
     }
 }
