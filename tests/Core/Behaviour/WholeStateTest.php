@@ -297,6 +297,19 @@ final class WholeStateTest extends CoreTestCase
         self::assertSame('10100', $this->host('-DAIR_KEY={1,2,3}'), 'each press once; what is forged, and what comes again, not at all');
     }
 
+    public function test_no_two_things_of_a_frame_have_one_name(): void
+    {
+        // "said" is what the frame calls the bit beside each thing: a key may be called so as well.
+        $plan = self::sketch()
+            ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')
+            ->node('boat', 'Boat', NodeKind::Controller, null, '8bit-5v-20io')->module('boat-radio', 'boat', 'packet-radio-plain', 'Radio')
+            ->link('air', 'Air', 'packet-radio', ['wholeState' => true])->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'boat', Role::Receives, 'boat-radio')
+            ->control('a', 'hand', 'Key')->control('b', 'hand', 'Said key')->control('c', 'hand', 'Key Lamp on')->output('lamp', 'boat', 'Lamp')->output('said', 'boat', 'Said')
+            ->route('a', Action::On, 'lamp')->route('b', Action::On, 'lamp')->route('c', Action::On, 'said')->assigned();
+        $this->write($plan, 'Hand', 'int main(void) { put(10); FINISH; }');
+        self::assertSame("\n", $this->host());
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function ends(): iterable
     {
@@ -321,7 +334,7 @@ final class WholeStateTest extends CoreTestCase
     {
         $this->write($plan, $name, '');
         file_put_contents("{$this->folder}/board.c", (string) preg_replace('/static void put.*$/s', $main."\n", (string) file_get_contents("{$this->folder}/board.c")));
-        $this->execute('avr-gcc', '-mmcu=atmega328p', '-std=c99', '-Os', '-Wall', '-Wno-unused-function', '-o', 'board.elf', 'board.c');
+        $this->execute('avr-gcc', '-mmcu=atmega644', '-std=c99', '-Os', '-Wall', '-Wno-unused-function', '-o', 'board.elf', 'board.c');
         preg_match_all('/^\.(text|data|bss)\s+(\d+)/m', $this->execute('avr-size', '-A', 'board.elf'), $found);
         $bytes = array_map(intval(...), array_combine($found[1], $found[2]));
 

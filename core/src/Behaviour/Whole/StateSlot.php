@@ -42,9 +42,20 @@ final readonly class StateSlot
         return $this->lowest - 1;
     }
 
+    /** No slot is called so: their own names end with what is asked. */
     public function saidName(): string
     {
-        return "said_{$this->name}";
+        return "{$this->name}_said";
+    }
+
+    /** @return array{int, int} the lowest and the highest value that a message of it bears */
+    public function span(): array
+    {
+        return match ($this->kind) {
+            SlotKind::Held => [0, 1],
+            SlotKind::Valued => [$this->lowest, $this->highest],
+            SlotKind::Counted => [min(0, $this->value), max(0, $this->value)],
+        };
     }
 
     public function size(): FieldSize

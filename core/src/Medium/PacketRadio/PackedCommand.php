@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
-use Rundfunk\Behaviour\Whole\SlotKind;
 use Rundfunk\Behaviour\Whole\WholeState;
 use Rundfunk\Frame\FieldSize;
 use Rundfunk\Frame\FrameField;
@@ -27,12 +26,7 @@ final readonly class PackedCommand
         $lowest = $highest = [0];
         foreach (WholeState::on($plan, $link, new PacketBroadcast) as $state) {
             foreach ($state->slots as $slot) {
-                $lowest[] = $slot->kind === SlotKind::Valued ? $slot->lowest : 0;
-                $highest[] = match ($slot->kind) {
-                    SlotKind::Held => 1,
-                    SlotKind::Valued => $slot->highest,
-                    SlotKind::Counted => 0,
-                };
+                [$lowest[], $highest[]] = $slot->span();
             }
         }
 

@@ -66,7 +66,7 @@ final readonly class PacketStates
 
         return [
             ...($this->own->slots === [] ? [] : ["those for {$this->name}: node_put_{$lower}(&{$lower}, one); when all are in, for node {$receivers}: if node_to_{$lower}(&{$lower}, node, 0, bytes), send bytes to its address. {$lower}_begin(&{$lower}) once, at the start."]),
-            ...($this->heard === [] ? [] : ["a frame of {$this->name}: count = node_from_{$lower}(bytes, length, past, heard), and hear those."]),
+            ...($this->heard === [] ? [] : ["a frame of {$this->name}: count = node_from_{$lower}(bytes, length, past, heard); let node_step hear those, NODE_HEARD_MOST a step."]),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Power\Circuits;
 
 use Rundfunk\Catalogue\ModuleClass;
+use Rundfunk\Catalogue\Switching;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Circuit;
 use Rundfunk\Plan\FusePlace;
@@ -60,6 +61,19 @@ final class AllLoads
     public function classOf(Output $output): ?ModuleClass
     {
         return $output->moduleId === null ? null : $this->look->catalogue->classOf($this->look->plan->module($output->moduleId));
+    }
+
+    /** @return float|null the largest fuse in the line before it that the contact which switches it outlives, amperes; null where nothing switches it, or no fuse saves that */
+    public function mostFuseA(Drawn $drawn): ?float
+    {
+        $switching = $this->switching($drawn);
+
+        return $switching === null ? null : (new Contact($switching))->mostFuseA($drawn);
+    }
+
+    public function switching(Drawn $drawn): ?Switching
+    {
+        return $drawn->load->outputId === null ? null : $this->classOf($this->look->plan->output($drawn->load->outputId))?->switches;
     }
 
     /** @return list<Drawn> what hangs on a circuit itself */

@@ -21,15 +21,13 @@ final readonly class ContactsBehind
         $all = AllLoads::in($look);
         foreach ($all->below($circuit) as $one) {
             foreach ($all->onCircuit($one) as $drawn) {
-                $output = $drawn->load->outputId === null ? null : $look->plan->output($drawn->load->outputId);
-                $switching = $output === null ? null : $all->classOf($output)?->switches;
-                $most = $switching === null ? null : (new Contact($switching))->mostFuseA($drawn);
-                if ($switching === null || $most === null) {
+                $most = $all->mostFuseA($drawn);
+                if ($most === null) {
                     continue;
                 }
                 $own = $drawn->load->fuseAt === FusePlace::Before ? $drawn->load->fuseA : null;
                 $saved = $own !== null && $own <= $most + 1e-9;
-                if (! $saved && ($fuseA > $most + 1e-9 || ($timeLag && $switching->by === SwitchedBy::Triac))) {
+                if (! $saved && ($fuseA > $most + 1e-9 || ($timeLag && $all->switching($drawn)?->by === SwitchedBy::Triac))) {
                     return false;
                 }
             }

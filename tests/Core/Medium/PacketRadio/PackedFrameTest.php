@@ -54,6 +54,17 @@ final class PackedFrameTest extends CoreTestCase
         self::assertSame(['sender byte 0', 'sequence byte 1', 'code byte 2', 'argument bytes 3–4'], self::places(self::plan(true, false)));
     }
 
+    public function test_a_value_that_the_plan_says_goes_along_for_whoever_hands_it_on(): void
+    {
+        $plan = self::sketch()
+            ->node('hand', 'Hand', NodeKind::Handset, null, '8bit-5v-20io')->module('hand-radio', 'hand', 'packet-radio-plain', 'Radio')
+            ->node('boat', 'Boat', NodeKind::Controller, null, '8bit-5v-20io')->module('boat-radio', 'boat', 'packet-radio-plain', 'Radio')
+            ->link('air', 'Air', 'packet-radio', ['packed' => true])->join('air', 'hand', Role::Sends, 'hand-radio')->join('air', 'boat', Role::Receives, 'boat-radio')
+            ->control('k', 'hand', 'Key')->control('l', 'hand', 'Less')->output('m', 'boat', 'Screw', OutputKind::Motor)->route('k', Action::Set, 'm', null, 40)->route('l', Action::Step, 'm', null, -5)->assigned();
+        $placed = PacketFrame::of($plan, $plan->links()[0])->placed();
+        self::assertSame(['argument', -5, 40], [$placed[3]->field->name, $placed[3]->field->size->lowest, $placed[3]->field->size->highest]);
+    }
+
     public function test_both_ends_are_flashed_again_when_it_is_laid_out_anew(): void
     {
         [$without, $with] = [self::plan(false), self::plan(true)];

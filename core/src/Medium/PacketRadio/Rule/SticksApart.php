@@ -26,7 +26,11 @@ final readonly class SticksApart implements LinkRule
 {
     public function check(Link $link, Look $look): iterable
     {
-        if (PacketSettings::of($link)->wholeState) {
+        if (PacketSettings::saysAll($link)) {
+            return [];
+        }
+        $pairs = array_filter(self::pairs($link, $look), static fn (array $pair): bool => count($pair['sticks']) > 1 && $pair['messages'] > 1);
+        if ($pairs === []) {
             return [];
         }
         $together = $link->with(['wholeState' => true]);
@@ -35,15 +39,12 @@ final readonly class SticksApart implements LinkRule
             return [];
         }
         $findings = [];
-        foreach (self::pairs($link, $look) as ['hop' => $hop, 'sticks' => $sticks, 'messages' => $messages]) {
-            if (count($sticks) < 2 || $messages < 2) {
-                continue;
-            }
+        foreach ($pairs as ['hop' => $hop, 'sticks' => $sticks, 'messages' => $messages]) {
             $sender = $look->plan->node($look->plan->endpoint($hop->fromId)->nodeId);
             $receiver = $look->plan->node($look->plan->endpoint($hop->toId)->nodeId);
             $names = implode(' and ', array_map(static fn (Control $stick): string => $stick->name, $sticks));
-            $apart = $messages * self::exchange($look, $link, $hop)->bestNs();
-            $once = self::exchange($look, $together->with(['payloadBytes' => $bytes]), $hop)->bestNs();
+            $apart = $messages * PacketExchange::of($look->plan, $hop)->bestNs();
+            $once = PacketExchange::over($together->with(['payloadBytes' => $bytes]), $look->plan->endpoint($hop->fromId))->bestNs();
             $findings[] = Finding::advice(
                 "{$names} of {$sender->name} go to {$receiver->name} one after the other",
                 Spot::of($link, $link->name, 'wholeState'),
@@ -72,10 +73,5 @@ final readonly class SticksApart implements LinkRule
         }
 
         return $pairs;
-    }
-
-    private static function exchange(Look $look, Link $link, Hop $hop): PacketExchange
-    {
-        return PacketExchange::over($link, $look->plan->endpoint($hop->fromId));
     }
 }

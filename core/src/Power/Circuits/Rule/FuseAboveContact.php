@@ -17,7 +17,6 @@ use Rundfunk\Plan\FusePlace;
 use Rundfunk\Plan\Output;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
-use Rundfunk\Power\Circuits\Contact;
 
 /** A fuse that holds longer than the contact or semiconductor behind it. */
 #[Finds('fuse-above-contact', WorkStep::SafeStates)]
@@ -30,7 +29,7 @@ final readonly class FuseAboveContact implements OutputRule
             return;
         }
         foreach (AllLoads::in($look)->on($output) as $drawn) {
-            $most = (new Contact($switching))->mostFuseA($drawn);
+            $most = AllLoads::in($look)->mostFuseA($drawn);
             $triac = $switching->by === SwitchedBy::Triac;
             // A time-lag fuse lets a semiconductor go first, however small it is.
             $has = AllLoads::in($look)->fuseBeforeA($drawn, $triac) ?? ($triac ? AllLoads::in($look)->fuseBeforeA($drawn) : null);

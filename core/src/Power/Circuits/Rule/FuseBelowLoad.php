@@ -13,10 +13,8 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Electrical\CircuitFuse;
 use Rundfunk\Figures;
 use Rundfunk\Plan\FusePlace;
-use Rundfunk\Plan\Load;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
-use Rundfunk\Power\Circuits\Contact;
 use Rundfunk\Power\Fuses;
 
 /** A load whose own fuse blows while it runs. */
@@ -32,7 +30,7 @@ final readonly class FuseBelowLoad implements PlanRule
                 continue;
             }
             $right = CircuitFuse::for($amperes)->ratedA;
-            $fits = $right !== null && ($load->mm2 === null || $right <= Fuses::cordA($load->mm2) + 1e-9) && self::contactBears($look, $load, $right);
+            $fits = $right !== null && ($load->mm2 === null || $right <= Fuses::cordA($load->mm2) + 1e-9) && ($load->fuseAt !== FusePlace::Before || $right <= ($all->mostFuseA($all->drawn($load)) ?? INF) + 1e-9);
 
             yield Finding::warning(
                 "The fuse of {$load->name} blows while it runs",
@@ -43,14 +41,5 @@ final readonly class FuseBelowLoad implements PlanRule
                 numbers: ['load_a' => round($amperes, 3), 'fuse_a' => $load->fuseA],
             );
         }
-    }
-
-    private static function contactBears(Look $look, Load $load, float $fuseA): bool
-    {
-        $output = $load->outputId === null || $load->fuseAt !== FusePlace::Before ? null : $look->plan->output($load->outputId);
-        $switching = $output === null ? null : AllLoads::in($look)->classOf($output)?->switches;
-        $most = $switching === null ? null : (new Contact($switching))->mostFuseA(AllLoads::in($look)->drawn($load));
-
-        return $most === null || $fuseA <= $most + 1e-9;
     }
 }

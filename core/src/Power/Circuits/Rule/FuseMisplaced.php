@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Circuits\Rule;
 
-use Rundfunk\Catalogue\Switching;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -18,7 +17,6 @@ use Rundfunk\Plan\FusePlace;
 use Rundfunk\Plan\Output;
 use Rundfunk\Power\Circuits\AllLoads;
 use Rundfunk\Power\Circuits\At;
-use Rundfunk\Power\Circuits\Contact;
 use Rundfunk\Power\Circuits\Drawn;
 
 /** A fuse behind the contact, or in the neutral. */
@@ -39,17 +37,16 @@ final readonly class FuseMisplaced implements OutputRule
                 At::load($look, $drawn->load, 'fuseAt'),
                 $neutral ? 'When it blows the thing is dead, and live all the same: whoever opens it takes hold of the line.' : 'A fault in the board itself, a screw across its tracks, no fuse of its own sees.',
                 'In the line, before the contact.',
-                self::before($drawn, AllLoads::in($look)->classOf($output)?->switches),
+                self::before($drawn, AllLoads::in($look)->mostFuseA($drawn)),
                 about: [$output->id, $drawn->load->id],
             );
         }
     }
 
     /** There the contact is behind it: where it is larger than that bears, a smaller one goes in; where the load blows that, another contact is wanted first. */
-    private static function before(Drawn $drawn, ?Switching $switching): ?Fix
+    private static function before(Drawn $drawn, ?float $most): ?Fix
     {
         $place = ['fuseAt' => FusePlace::Before->value];
-        $most = $switching === null ? null : (new Contact($switching))->mostFuseA($drawn);
         if ($most === null || $drawn->load->fuseA <= $most + 1e-9) {
             return Fix::change('Put it into the line, before the contact', $drawn->load, $place);
         }
