@@ -6,6 +6,7 @@ namespace Rundfunk\Build;
 
 use Rundfunk\Behaviour\CBehaviour;
 use Rundfunk\Behaviour\CFieldNames;
+use Rundfunk\Behaviour\ClassScale;
 use Rundfunk\Behaviour\CSize;
 use Rundfunk\Behaviour\Fetched;
 use Rundfunk\Behaviour\FetchesReadings;
@@ -23,6 +24,7 @@ use Rundfunk\Knowledge;
 use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
@@ -197,7 +199,7 @@ final readonly class BehaviourFiles
             $lines[] = "  in.{$field} = ".match (true) {
                 $control->nodeId !== $this->node->id => "{$this->fetchedBy($control)};",
                 $reported => CNames::lower($module->name).'.'.CNames::lower($control->terminal ?? '').', as '.CNames::lower($module->name).'_report_read gives it;',
-                $control->kind === ControlKind::Reading && Scales::of($control) !== null => "what the converter reads at {$pin}; NODE_FAILED when that is no reading;",
+                $control->kind === ControlKind::Reading && Scales::of($control) !== null => "what the converter reads at {$pin}; NODE_FAILED {$this->broken($module)};",
                 $control->kind === ControlKind::Reading => 'what the sensor says, in thousandths; NODE_FAILED when it does not;',
                 $control->kind === ControlKind::Axis => "what the converter reads at {$pin};",
                 $control->kind === ControlKind::Button, $control->kind === ControlKind::Switch => "read({$pin}) == 0;",
@@ -206,6 +208,16 @@ final readonly class BehaviourFiles
         }
 
         return $lines;
+    }
+
+    /** When what is read is not the sensor: where its class says how it reads, a short and a broken wire are known by it. */
+    private function broken(?Module $module): string
+    {
+        $curve = $module === null ? null : $this->knowledge->catalogue->classOf($module)->thermistor;
+        $board = $this->knowledge->catalogue->boardOf($this->node);
+        $sound = $curve === null || $board === null ? null : ClassScale::sound($curve, $board);
+
+        return $sound === null ? 'when that is no reading' : "below {$sound[0]} (a short) or above {$sound[1]} (a broken wire), or it passes for heat or cold";
     }
 
     private function fetchedBy(Control $control): string

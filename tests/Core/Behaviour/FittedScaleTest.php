@@ -8,9 +8,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Behaviour\ClassScale;
 use Rundfunk\Behaviour\FittedScale;
 use Rundfunk\Behaviour\Scales;
+use Rundfunk\Build\BehaviourFiles;
 use Rundfunk\Electrical\Thermistor;
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
 use Tests\Core\CoreTestCase;
 
 /** A curve as a few lines: never farther off than was asked, with no point too many, and read back as it was written. */
@@ -93,6 +96,19 @@ final class FittedScaleTest extends CoreTestCase
                 self::assertEqualsWithDelta($celsius, $scale?->milli($raw) / 1_000, $curve->withinC, "{$celsius} °C on {$board}");
             }
         }
+    }
+
+    public function test_a_short_and_a_broken_wire_are_no_temperature(): void
+    {
+        $catalogue = self::knowledge()->catalogue;
+        $curve = $catalogue->modules['sensor-thermistor']->thermistor;
+        self::assertNotNull($curve);
+        // Of 1,024: 67 at 100 °C and 935 at −20; half way to 0 and to 1,024.
+        self::assertSame([33, 979], ClassScale::sound($curve, $catalogue->boards['8bit-5v-20io']));
+        $plan = self::sketch()->node('n', 'Node', NodeKind::Controller, null, '8bit-5v-20io')->module('t', 'n', 'sensor-thermistor', 'Probe')
+            ->control('r', 'n', 'Warmth', ControlKind::Reading, 't', 'OUT', ['unit' => '°C', 'threshold' => 40.0, 'rawFrom' => 67, 'unitFrom' => 100.0, 'rawTo' => 935, 'unitTo' => -20.0])->output('o', 'n', 'Heater')->route('r', Action::Off, 'o')->plan();
+        $behaviour = BehaviourFiles::of($plan, $plan->nodes()[0], self::knowledge())[0]->content;
+        self::assertStringContainsString('NODE_FAILED below 33 (a short) or above 979 (a broken wire)', $behaviour);
     }
 
     /** @return array<string, bool|float|int|string|null> */

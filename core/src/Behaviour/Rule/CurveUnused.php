@@ -43,7 +43,7 @@ final readonly class CurveUnused implements ControlRule
             "{$control->name} is not worked out from what it reads",
             Spot::of($control, "{$node->name}, {$control->name}", 'rawFrom'),
             "The program would have to make degrees of it. By the curve of its class {$points} points do, at most {$worst} °C off from ".Figures::significant($class->thermistor->fromC).' to '.Figures::significant($class->thermistor->toC).' °C, where it is fed from what the converter measures against, as a rule the board\'s own '.Figures::significant($board->logicV).' V.',
-            'Take the curve of its class, and hold it against a thermometer in two places.',
+            'Take the curve of its class, and hold it against a thermometer in two places. A broken wire reads as deep cold: the node\'s behaviour says beyond which figure it must count as failed.',
             Fix::settings('Take the curve of its class', $control, $fitted->settings()),
             numbers: ['points' => $points, 'worst_c' => $fitted->worst],
         )];
