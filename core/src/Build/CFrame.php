@@ -101,9 +101,11 @@ final readonly class CFrame
         if ($size->isOfBytes) {
             return $size->cType() === 'uint8_t' ? "frame->{$field->name}" : "({$size->cUnsigned()})frame->{$field->name}";
         }
-        $counted = $size->lowest === 0 ? "frame->{$field->name}" : "(frame->{$field->name} - ({$size->lowest}))";
+        $unsigned = "({$size->cUnsigned()})";
+        // Without a sign, for a board whose numbers have 16 bits may not run over with one.
+        $counted = $size->lowest === 0 ? "{$unsigned}frame->{$field->name}" : "{$unsigned}({$unsigned}frame->{$field->name} - {$unsigned}({$size->lowest}))";
 
-        return "({$size->cUnsigned()}){$counted} & 0x".dechex((1 << $size->bits) - 1).'U'.($size->bits > 16 ? 'L' : '');
+        return "{$counted} & 0x".dechex((1 << $size->bits) - 1).'U'.($size->bits > 16 ? 'L' : '');
     }
 
     /** @return list<string> */
