@@ -43,8 +43,14 @@ final readonly class NoOff implements OutputRule
         )];
     }
 
+    /** What can hurt would stay on for good, were a route to it made to put it on: nothing else puts it off. */
+    public static function wouldStay(Output $output, Plan $plan, Route $made): bool
+    {
+        return $output->proofHazards() !== [] && ! self::isEnded($output, $plan, $made);
+    }
+
     /** Something puts it off again, or lets go of it by itself. */
-    public static function isEnded(Output $output, Plan $plan, ?Route $without = null): bool
+    private static function isEnded(Output $output, Plan $plan, ?Route $without = null): bool
     {
         foreach ($plan->routesTo($output) as $route) {
             // Its own state says how it stands, and never otherwise.

@@ -45,11 +45,9 @@ final readonly class ReceiverCannot implements HopRule
         )];
     }
 
-    /** The control can do it, and what can hurt is not put on by what nothing puts off. */
     private static function can(Leg $leg, Action $action, Look $look): bool
     {
-        return in_array($action, $leg->control->kind->actions(), true)
-            && ($action !== Action::On || $leg->output->proofHazards() === [] || NoOff::isEnded($leg->output, $look->plan, $leg->route));
+        return in_array($action, $leg->control->kind->actions(), true) && ($action !== Action::On || ! NoOff::wouldStay($leg->output, $look->plan, $leg->route));
     }
 
     /** @return list<Action> none when anything goes */

@@ -37,8 +37,7 @@ final readonly class RepeatsFlip implements HopRule
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route), 'action'),
             "The code comes {$settings->repeats} times a press, as long as the key is held, with nothing to tell the presses apart; and a frame lost in the middle looks like a pause.",
             ($step ? 'Act' : 'Use on and off on two keys, or act')." once and then wait for {$quietMs} ms of silence.",
-            // What can hurt is not put on by a key that nothing else puts off.
-            $step || ($leg->output->proofHazards() !== [] && ! NoOff::isEnded($leg->output, $look->plan, $leg->route)) ? null : Fix::change('Make it on', $leg->route, ['action' => Action::On->value]),
+            $step || NoOff::wouldStay($leg->output, $look->plan, $leg->route) ? null : Fix::change('Make it on', $leg->route, ['action' => Action::On->value]),
             numbers: ['repeats' => $settings->repeats, 'quiet_ms' => $quietMs],
             about: [$leg->route->id],
         )];
