@@ -29,8 +29,8 @@ final class Judging
 
     public function of(Subjects $subjects, Findings $before): Findings
     {
-        // What is felt is asked about anew, whatever it was before: it may be no subject any more.
-        $anew = $subjects->gone + $subjects->ids();
+        // What is felt is asked about anew, whatever it was before: it may be no subject any more. The plan itself always is.
+        $anew = $subjects->gone + $subjects->ids() + [$this->look->plan->properties->id => true];
         foreach ($this->rules->keys() as $key) {
             $had = $before->bySubject[$key] ?? [];
             $this->found[$key] = $had === [] ? [] : array_diff_key($had, $anew);
@@ -72,33 +72,56 @@ final class Judging
      */
     private function ask(string $kind, array $subjects, Closure $judging, ?string $medium = null, ?Closure $found = null): void
     {
+        $judges = [];
+        $finds = [];
+        $lasting = [];
         foreach ($this->rules->judging($kind) as [$rule, $only]) {
             if ($medium !== null && $only !== null && $only !== $medium) {
                 continue;
             }
-            $finds = $this->rules->finds($rule);
-            $asked = $subjects;
-            // Asked of all it found, wherever that is.
+            $key = $this->rules->finds($rule)->key;
+            $judges[$key] = $judging($rule);
+            $finds[$key] = $this->rules->finds($rule);
             if ($found !== null && $rule instanceof Lasting) {
-                foreach (array_keys(array_diff_key($this->found[$finds->key], $asked)) as $id) {
-                    $asked += array_filter([$id => $found($id)]);
-                }
+                // Asked of all it found, wherever that is.
+                $lasting[$key] = array_filter(array_map($found, self::idsIn(array_diff_key($this->found[$key], $subjects))));
+                $this->found[$key] = array_intersect_key($this->found[$key], $subjects);
             }
-            $judge = $judging($rule);
-            $held = $this->found[$finds->key];
-            // Hundreds of thousands of times in a large plan, and nearly always there is nothing.
-            foreach ($asked as $id => $subject) {
-                $findings = $judge($subject, $this->look);
-                if ($findings === [] && ! isset($held[$id])) {
-                    continue;
-                }
-                unset($held[$id]);
-                foreach ($findings as $finding) {
-                    $held[$id][] = $finding->foundBy($finds);
-                }
-            }
-            $this->found[$finds->key] = $held;
         }
+        // Subject by subject, not rule by rule: what one rule looked up, the next finds at hand. Hundreds of thousands of times in
+        // a large plan, and nearly always there is nothing.
+        foreach ($subjects as $id => $subject) {
+            foreach ($judges as $key => $judge) {
+                $findings = $judge($subject, $this->look);
+                if ($findings !== []) {
+                    $this->hold($findings, $finds[$key], $id);
+                }
+            }
+        }
+        foreach ($lasting as $key => $others) {
+            foreach ($others as $id => $subject) {
+                $this->hold($judges[$key]($subject, $this->look), $finds[$key], $id);
+            }
+        }
+    }
+
+    /** @param  iterable<Finding>  $findings  about one subject */
+    private function hold(iterable $findings, Finds $finds, string $id): void
+    {
+        foreach ($findings as $finding) {
+            $this->found[$finds->key][$id][] = $finding->foundBy($finds);
+        }
+    }
+
+    /**
+     * @param  array<string, list<Finding>>  $found
+     * @return array<string, string> ids of subjects, each under itself
+     */
+    private static function idsIn(array $found): array
+    {
+        $ids = array_keys($found);
+
+        return array_combine($ids, $ids);
     }
 
     /**

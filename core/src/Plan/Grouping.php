@@ -12,7 +12,7 @@ namespace Rundfunk\Plan;
  */
 final class Grouping
 {
-    private const PICKED_OUT = 100;
+    private const PICKED_OUT = 8;
 
     /** @var array<string, list<T>> by what the field holds: those that were asked for */
     private array $groups = [];

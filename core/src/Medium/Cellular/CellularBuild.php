@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
-use Rundfunk\Behaviour\CConstants;
 use Rundfunk\Behaviour\HoldsConstants;
 use Rundfunk\Build\DescribesEnds;
 use Rundfunk\Build\ExportsFiles;
@@ -39,6 +38,6 @@ final readonly class CellularBuild implements DescribesEnds, ExportsFiles, Holds
 
     public function constantBytes(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): int
     {
-        return CConstants::bytesIn(CellularHeader::tables($plan, $endpoint, 'CELL', $knowledge->catalogue));
+        return CellularHeader::tableBytes($plan, $endpoint, $knowledge->catalogue);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Cellular;
 
+use Rundfunk\Behaviour\CConstants;
 use Rundfunk\Build\Define;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Plan\Endpoint;
@@ -50,6 +51,32 @@ final readonly class CellularHeader
         }
 
         return [...self::callers($plan, $modem, $prefix), ...self::commands($plan, $modem, $prefix), ...self::dialogue($plan, $modem, $prefix)];
+    }
+
+    /** @return int bytes that the tables take of an 8-bit board's memory, without a line of them being written: most plans ask for that and no more */
+    public static function tableBytes(Plan $plan, Endpoint $endpoint, Catalogue $catalogue): int
+    {
+        $modem = Modem::of($plan, $endpoint, $catalogue);
+        if ($modem === null) {
+            return 0;
+        }
+        $texts = array_column(Commands::allowed($plan, $modem->link), 'number');
+        $bytes = count($texts) * CConstants::POINTER;
+        foreach ($plan->hopsTo($modem->endpoint) as $hop) {
+            $word = Commands::word($plan->control($plan->route($hop->routeId)->controlId));
+            if ($word !== null) {
+                // Its word, and four that are a byte each: whether a secret, an answer, a number; which command.
+                $bytes += CConstants::POINTER + 4;
+                $texts[] = $word;
+            }
+        }
+        foreach ([...Dialogue::bringUp($plan, $modem), ...Dialogue::report($plan, $modem)] as $step) {
+            // What to send, to expect, or else to expect; how long, and how often.
+            $bytes += 3 * CConstants::POINTER + 4 + 1;
+            array_push($texts, $step->send, $step->expect, ...($step->orExpect === null ? [] : [$step->orExpect]));
+        }
+
+        return CConstants::bytes($bytes, $texts);
     }
 
     /** @return list<string> */

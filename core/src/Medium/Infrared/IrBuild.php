@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
-use Rundfunk\Behaviour\CConstants;
 use Rundfunk\Behaviour\HoldsConstants;
 use Rundfunk\Build\DescribesEnds;
 use Rundfunk\Build\ExportsFiles;
@@ -37,6 +36,6 @@ final readonly class IrBuild implements DescribesEnds, ExportsFiles, HoldsConsta
 
     public function constantBytes(Plan $plan, Endpoint $endpoint, Knowledge $knowledge): int
     {
-        return CConstants::bytesIn(IrHeader::tables($plan, $endpoint, 'IR', $this->protocols));
+        return IrHeader::tableBytes($plan, $endpoint, $this->protocols);
     }
 }

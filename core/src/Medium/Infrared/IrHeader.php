@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Infrared;
 
+use Rundfunk\Behaviour\CConstants;
 use Rundfunk\Build\Define;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Endpoint;
@@ -41,6 +42,38 @@ final readonly class IrHeader
             ...self::heard($plan, $endpoint, $prefix, $protocols),
             ...self::sent($plan, $endpoint, $prefix, $protocols),
         ];
+    }
+
+    /** @return int bytes that the tables take of an 8-bit board's memory, without a line of them being written: most plans ask for that and no more */
+    public static function tableBytes(Plan $plan, Endpoint $endpoint, Protocols $protocols): int
+    {
+        $bytes = 0;
+        $names = [];
+        foreach (IrSends::to($plan, $endpoint) as ['code' => $code]) {
+            $command = IrCodes::command($code, $protocols);
+            if ($command !== null) {
+                // Its protocol's name, address, command and key.
+                $bytes += CConstants::POINTER + 4 + 4 + 1;
+                $names[] = $command->protocol;
+            }
+        }
+        $values = [];
+        foreach ($endpoint->role->sends() ? IrSends::from($plan, $endpoint) : [] as ['code' => $code]) {
+            $signal = IrCodes::signal($code, $protocols);
+            if ($signal === null) {
+                continue;
+            }
+            $bytes += 2 * count($signal->lengthsNs);
+            if ($code->outputId !== null && $code->action === Action::Set && $code->value !== null) {
+                $values[$code->outputId][$code->value] = true;
+            }
+        }
+        foreach ($values as $told) {
+            // A value, where its timings stand, and how many they are.
+            $bytes += count($told) < 2 ? 0 : count($told) * (2 + CConstants::POINTER + 2);
+        }
+
+        return CConstants::bytes($bytes, $names);
     }
 
     /** @return list<string> */
