@@ -66,7 +66,7 @@ final readonly class AccountFile
     private function fileOf(PlanRecord $record): string
     {
         $stamp = hash('sha256', json_encode([$record->version, $record->stamps], JSON_THROW_ON_ERROR));
-        $kept = $this->kept->take($record->id, 'file', $stamp);
+        $kept = $this->kept->take($record->id, 'file', $stamp)?->value;
         if (is_string($kept)) {
             return $kept;
         }

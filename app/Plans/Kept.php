@@ -29,28 +29,28 @@ final readonly class Kept
     /**
      * @param  string  $what  a kind of thing, or "findings"
      * @param  string|null  $stamp  of the plan's row; null where nothing was kept
-     * @return mixed null when it must be read, or worked out, again
+     * @return Taken|null null when it must be read, or worked out, again
      */
-    public function take(string $planId, string $what, ?string $stamp): mixed
+    public function take(string $planId, string $what, ?string $stamp): ?Taken
     {
-        $list = $stamp === null ? null : $this->entry(self::list($planId, $what));
-        if ($list === null || ! is_string($list['value'] ?? null)) {
+        $kept = $stamp === null ? null : $this->entry(self::whole($planId, $what));
+        if ($kept === null || ! is_string($kept['value'] ?? null)) {
             return null;
         }
-        if ($list['stamp'] === $stamp) {
-            return self::unpacked($list['value']);
+        if ($kept['stamp'] === $stamp) {
+            return new Taken(self::unpacked($kept['value']), []);
         }
         $since = $this->entry(self::changes($planId, $what));
-        if ($since === null || $since['stamp'] !== $stamp || ($since['of'] ?? null) !== $list['stamp']) {
+        if ($since === null || $since['stamp'] !== $stamp || ($since['of'] ?? null) !== $kept['stamp']) {
             return null;
         }
 
-        return self::changed(self::unpacked($list['value']), self::packedChanges($since));
+        return Taken::of(self::unpacked($kept['value']), array_map(self::unpacked(...), self::packedChanges($since)));
     }
 
     public function keep(string $planId, string $what, string $stamp, mixed $value): void
     {
-        $this->put(self::list($planId, $what), ['stamp' => $stamp, 'value' => self::packed($value)]);
+        $this->put(self::whole($planId, $what), ['stamp' => $stamp, 'value' => self::packed($value)]);
         // Those were changes of the list that was there before.
         $this->unlessItFails(fn (): bool => $this->cache->forget(self::changes($planId, $what)));
     }
@@ -61,44 +61,21 @@ final readonly class Kept
      * whoever takes it will see.
      *
      * @param  string|null  $before  the stamp that the list had
-     * @param  array<string, mixed>  $list  by id, as it is now
-     * @param  list<string>  $changed  ids of what came, changed or went, which is put down as null
+     * @param  array<string, mixed>  $change  by id: what came or changed; null for what went
+     * @param  int  $count  how many there are now
+     * @param  Closure(): mixed  $whole  all of it as it is now, for {@see keep()}
      */
-    public function keepChange(string $planId, string $what, ?string $before, string $stamp, array $list, array $changed): void
+    public function keepChange(string $planId, string $what, ?string $before, string $stamp, array $change, int $count, Closure $whole): void
     {
         $since = $this->entry(self::changes($planId, $what));
         $changes = $since !== null && $since['stamp'] === $before ? self::packedChanges($since) : [];
         $of = $changes === [] ? $before : $since['of'] ?? null;
-        if ($of === null || count($changes) >= self::CHANGES || count($changed) * 4 > count($list)) {
-            $this->keep($planId, $what, $stamp, $list);
+        if ($of === null || count($changes) >= self::CHANGES || count($change) * 4 > $count) {
+            $this->keep($planId, $what, $stamp, $whole());
 
             return;
         }
-        $change = array_map(static fn (string $id): mixed => $list[$id] ?? null, array_combine($changed, $changed));
         $this->put(self::changes($planId, $what), ['stamp' => $stamp, 'of' => $of, 'changes' => [...$changes, self::packed($change)]]);
-    }
-
-    /**
-     * @param  list<string>  $changes  packed, the oldest first
-     * @return mixed null where one of them cannot be read
-     */
-    private static function changed(mixed $value, array $changes): mixed
-    {
-        foreach ($changes as $packed) {
-            $change = self::unpacked($packed);
-            if (! is_array($value) || ! is_array($change)) {
-                return null;
-            }
-            foreach ($change as $id => $thing) {
-                if ($thing === null) {
-                    unset($value[$id]);
-                } else {
-                    $value[$id] = $thing;
-                }
-            }
-        }
-
-        return $value;
     }
 
     /** @return array{stamp: string, ...}|null null where there is none of this edition */
@@ -155,7 +132,7 @@ final readonly class Kept
         return $value === false ? null : $value;
     }
 
-    private static function list(string $planId, string $what): string
+    private static function whole(string $planId, string $what): string
     {
         return "plan.{$planId}.{$what}";
     }

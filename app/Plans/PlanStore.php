@@ -25,6 +25,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Things;
 use Rundfunk\Plan\Ties;
 use Rundfunk\Shape\Bond;
 use Rundfunk\Shape\PlanRefused;
@@ -107,7 +108,7 @@ final readonly class PlanStore
     {
         $things = [];
         foreach (ThingKind::cases() as $kind) {
-            $things[$kind->value] = $this->things($record, $kind, $things[ThingKind::Link->value] ?? []);
+            $things[$kind->value] = $this->things($record, $kind, $things[ThingKind::Link->value] ?? null);
         }
         $plan = new Plan(new PlanProperties($record->id, $record->name, $record->region, $record->busy_wifi, $record->note), $things);
 
@@ -184,9 +185,14 @@ final readonly class PlanStore
         }
         foreach ($fresh as $what => $stamp) {
             if ($what === self::FINDINGS) {
-                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $findings->bySubject, $findings->rulesOtherThan($before));
+                $changed = $findings->rulesOtherThan($before);
+                $change = array_map(static fn (string $key): array => $findings->bySubject[$key] ?? [], array_combine($changed, $changed));
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, count($findings->bySubject), static fn (): array => $findings->bySubject);
             } else {
-                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $edited->plan->all(ThingKind::from($what)), $edited->touched[$what] ?? []);
+                $things = $edited->plan->things(ThingKind::from($what));
+                $touched = $edited->touched[$what] ?? [];
+                $change = array_map($things->find(...), array_combine($touched, $touched));
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, $things->count(), $things->columns(...));
             }
         }
     }
@@ -213,24 +219,30 @@ final readonly class PlanStore
     }
 
     /**
-     * @param  array<string, Thing>  $links  of the plan, once they are read
-     * @return array<string, Thing> by id
+     * @param  Things<Thing>|null  $links  of the plan, once they are read
+     * @return Things<Thing>
      */
-    private function things(PlanRecord $record, ThingKind $kind, array $links): array
+    private function things(PlanRecord $record, ThingKind $kind, ?Things $links): Things
     {
         $stamp = $record->stamps[$kind->value] ?? null;
-        $things = $this->kept->take($record->id, $kind->value, $stamp);
-        if (is_array($things)) {
-            /** @var array<string, Thing> $things */
-            return $things;
+        $kept = $this->kept->take($record->id, $kind->value, $stamp);
+        if ($kept !== null && is_array($kept->value)) {
+            /** @var array{ids: list<string>, columns: array<string, list<mixed>>} $columns */
+            $columns = $kept->value;
+            /** @var list<array<string, Thing|null>> $changes */
+            $changes = $kept->changes;
+            $things = Things::from($kind->thing(), $columns);
+
+            return $changes === [] ? $things : $things->with(array_merge(...$changes));
         }
-        $things = [];
+        $read = [];
         foreach (ThingTables::things($kind, ThingRecord::of($kind, $record->id)->toBase()->get()) as $thing) {
-            $link = $thing instanceof Endpoint ? $links[$thing->linkId] ?? null : null;
-            $things[$thing->id()] = $this->shapes->completed($thing, $link instanceof Link ? $link : null);
+            $link = $thing instanceof Endpoint ? $links?->find($thing->linkId) : null;
+            $read[$thing->id()] = $this->shapes->completed($thing, $link instanceof Link ? $link : null);
         }
+        $things = Things::of($kind->thing(), $read);
         if ($stamp !== null) {
-            $this->kept->keep($record->id, $kind->value, $stamp, $things);
+            $this->kept->keep($record->id, $kind->value, $stamp, $things->columns());
         }
 
         return $things;
@@ -269,8 +281,8 @@ final readonly class PlanStore
     private function findings(PlanRecord $record, Plan $plan): Findings
     {
         $stamp = $record->stamps[self::FINDINGS] ?? null;
-        $kept = $this->kept->take($record->id, self::FINDINGS, $stamp);
-        if (is_array($kept)) {
+        $kept = $this->kept->take($record->id, self::FINDINGS, $stamp)?->list();
+        if ($kept !== null) {
             /** @var array<string, array<string, list<Finding>>> $kept */
             return new Findings($kept);
         }

@@ -14,7 +14,7 @@ use Rundfunk\Assign\Assigner;
 use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\ThingKind;
 
@@ -74,17 +74,17 @@ final class FailureTest extends FeatureTestCase
     public function test_a_plan_that_was_stored_with_more_than_it_may_hold_opens_and_can_lose_some(): void
     {
         $user = self::user();
-        $nodes = [];
+        $draft = new PlanDraft(new PlanProperties('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'Large', 'eu', [], ''));
         for ($at = 0; $at <= ThingKind::Node->limit(); $at++) {
             $id = sprintf('01ARZ3NDEKTSV4RRFFQ6%06d', $at);
-            $nodes[$id] = new Node($id, "N{$at}", NodeKind::Controller, null, null, $at, '');
+            $draft->put(new Node($id, "N{$at}", NodeKind::Controller, null, null, $at, ''));
         }
-        $plan = app(PlanStore::class)->create($user, new Plan(new PlanProperties('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'Large', 'eu', [], ''), [ThingKind::Node->value => $nodes]));
+        $plan = app(PlanStore::class)->create($user, $draft->plan());
         $this->actingAs($user);
         $this->getJson("/api/plans/{$plan->id}")->assertOk();
         $add = ['op' => 'add', 'kind' => 'node', 'id' => '01ARZ3NDEKTSV4RRFFQ69G5FAX', 'values' => ['name' => 'One more', 'kind' => 'controller', 'order' => 1]];
         $this->edit($plan, 1, $add)->assertUnprocessable();
-        foreach (array_slice(array_keys($nodes), 0, 2) as $at => $id) {
+        foreach (array_slice(array_keys($draft->all(ThingKind::Node)), 0, 2) as $at => $id) {
             $this->edit($plan, $at + 1, ['op' => 'remove', 'kind' => 'node', 'id' => $id, 'values' => []])->assertOk();
         }
         $this->edit($plan, 3, $add)->assertOk();

@@ -21,8 +21,10 @@ use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Things;
 use RuntimeException;
 use Tests\Core\RandomEdits;
 
@@ -215,7 +217,7 @@ final class KeptTest extends FeatureTestCase
         // What an edition that finds nothing would have left behind, in the place and under the stamp of this one's.
         $other = new Kept(app('cache')->store(), new Edition('another'));
         $other->keep($plan->id, 'findings', $record->stamps['findings'] ?? '', []);
-        $other->keep($plan->id, 'node', $record->stamps['node'] ?? '', []);
+        $other->keep($plan->id, 'node', $record->stamps['node'] ?? '', Things::of(Node::class, [])->columns());
         self::assertSame(['nodes'], self::tablesRead($plan));
         self::assertSame($before, $this->getJson("/api/plans/{$plan->id}")->assertOk()->json('findings'));
         Cache::flush();
@@ -228,9 +230,9 @@ final class KeptTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->linden($user);
         $this->actingAs($user)->getJson("/api/plans/{$plan->id}")->assertOk();
-        self::assertIsArray(app(Kept::class)->take($plan->id, 'findings', PlanRecord::query()->findOrFail($plan->id)->stamps['findings'] ?? null));
+        self::assertIsArray(app(Kept::class)->take($plan->id, 'findings', PlanRecord::query()->findOrFail($plan->id)->stamps['findings'] ?? null)?->list());
         $this->touch($plan);
-        self::assertIsArray(app(Kept::class)->take($plan->id, 'findings', PlanRecord::query()->findOrFail($plan->id)->stamps['findings'] ?? null));
+        self::assertIsArray(app(Kept::class)->take($plan->id, 'findings', PlanRecord::query()->findOrFail($plan->id)->stamps['findings'] ?? null)?->list());
     }
 
     /** Findings in one column of the row passed what a row can hold at 14,000 routes, and took the plan and the backup with them. */
@@ -271,7 +273,7 @@ final class KeptTest extends FeatureTestCase
         $kept = app(Kept::class);
         $things = app(PlanStore::class)->load($this->linden(self::user()))->plan->all(ThingKind::Node);
         $kept->keep('one', 'node', 'stamp', $things);
-        self::assertEquals($things, $kept->take('one', 'node', 'stamp'));
+        self::assertEquals($things, $kept->take('one', 'node', 'stamp')?->list());
         self::assertNull($kept->take('other', 'node', 'stamp'));
         self::assertNull($kept->take('one', 'link', 'stamp'));
         self::assertNull($kept->take('one', 'node', null));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Arbitration;
 
+use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
@@ -16,11 +17,16 @@ final readonly class AllOff
     /** @return list<Output> */
     public static function of(Plan $plan): array
     {
-        // In one pass over the routes: asked output by output, a large plan takes as long as the rest of an edit.
+        // By what three fields of the routes hold: asked output by output, or route by route, a large plan takes as long as the rest of an edit.
+        $routes = $plan->things(ThingKind::Route);
+        /** @var array<string, string> $outputs */
+        $outputs = $routes->column('outputId');
+        /** @var array<string, int|null> $values */
+        $values = $routes->column('value');
         $putOn = [];
-        foreach ($plan->all(ThingKind::Route) as $route) {
-            if ($route instanceof Route && ! $route->putsOff()) {
-                $putOn[$route->outputId] = true;
+        foreach ($routes->column('action') as $id => $action) {
+            if ($action instanceof Action && ! $action->putsOff($values[$id])) {
+                $putOn[$outputs[$id]] = true;
             }
         }
 

@@ -21,6 +21,12 @@ enum Action: string
     /** One step up or down. */
     case Step = 'step';
 
+    /** @param  int|null  $value  to which value, for a set */
+    public function putsOff(?int $value): bool
+    {
+        return $this === self::Off || ($this === self::Set && $value === 0);
+    }
+
     /** It keeps the output on for as long as the control is on or held, and off afterwards. */
     public function holds(): bool
     {

@@ -22,10 +22,10 @@ final class Grouping
 
     /**
      * @param  class-string<T>  $class
-     * @param  array<string, T>  $things  all of the class, by id
+     * @param  Things<T>  $things  all of the class
      * @param  array<string, string|null>  $column  what the field of each holds, by id
      */
-    private function __construct(private readonly string $class, private readonly string $field, private readonly array $things, public readonly array $column)
+    private function __construct(private readonly string $class, private readonly string $field, private readonly Things $things, public readonly array $column)
     {
     }
 
@@ -33,27 +33,32 @@ final class Grouping
      * @template S of Thing
      *
      * @param  class-string<S>  $class
-     * @param  array<string, S>  $things  all of the class, by id
+     * @param  Things<S>  $things  all of the class
      * @return self<S>
      */
-    public static function by(string $class, string $field, array $things): self
+    public static function by(string $class, string $field, Things $things): self
     {
-        return new self($class, $field, $things, self::column($things, $field));
+        /** @var array<string, string|null> $column */
+        $column = $things->column($field);
+
+        return new self($class, $field, $things, $column);
     }
 
     /**
      * What became of it by an edit: the engine's list is not made anew for the few that changed.
      *
-     * @param  array<string, T>  $things  all that there are now, by id
+     * @param  Things<T>  $things  all that there are now
      * @param  list<string>  $touched  ids of what came, changed or went
      * @return self<T>
      */
-    public function edited(array $things, array $touched): self
+    public function edited(Things $things, array $touched): self
     {
         $column = $this->column;
         foreach ($touched as $id) {
             unset($column[$id]);
-            $column += self::column(array_filter([$things[$id] ?? null]), $this->field);
+            /** @var array<string, string|null> $now */
+            $now = array_column(array_filter([$things->find($id)]), $this->field, 'id');
+            $column += $now;
         }
 
         return new self($this->class, $this->field, $things, $column);
@@ -75,7 +80,7 @@ final class Grouping
         }
         $group = [];
         foreach ($ids as $one) {
-            $group[] = $this->things[$one];
+            $group[] = $this->things->find($one) ?? throw NotInPlan::thing($this->class::kind(), $one);
         }
 
         return $group;
@@ -90,17 +95,5 @@ final class Grouping
         }
 
         return $ids;
-    }
-
-    /**
-     * @param  array<Thing>  $things
-     * @return array<string, string|null> by id
-     */
-    private static function column(array $things, string $field): array
-    {
-        /** @var array<string, string|null> $column */
-        $column = array_column($things, $field, 'id');
-
-        return $column;
     }
 }

@@ -15,8 +15,7 @@ final class Plan
     /** The version of the file format that this program writes, and the newest it reads. */
     public const FORMAT = 2;
 
-    /** So many groups are picked out one by one before an index of all is made. */
-    /** @var array<class-string<Thing>, array<string, Thing>> things by class, then by id: those classes of which one was asked for */
+    /** @var array<class-string<Thing>, array<string, Thing>> things by class, then by id: those that were asked for */
     private array $byClass = [];
 
     /** @var array<class-string<Thing>, list<Thing>> things by class, in order */
@@ -38,7 +37,7 @@ final class Plan
     private array $from = [];
 
     /**
-     * @param  array<string, array<string, Thing>>  $things  by kind, then by id, in the plan's own order
+     * @param  array<string, Things<Thing>>  $things  by kind; kinds of which there are none may be left out
      */
     public function __construct(public readonly PlanProperties $properties, private readonly array $things)
     {
@@ -47,7 +46,7 @@ final class Plan
     /**
      * What an edit makes of the plan. What was listed of it already is not listed again where it is still so.
      *
-     * @param  array<string, array<string, Thing>>  $things  all that there is now
+     * @param  array<string, Things<Thing>>  $things  all that there is now, by kind
      * @param  array<string, list<string>>  $touched  ids by kind: whatever came, changed or went
      */
     public function edited(PlanProperties $properties, array $things, array $touched): self
@@ -56,7 +55,7 @@ final class Plan
         foreach ($this->groupings as $class => $groupings) {
             $kind = $class::kind()->value;
             foreach ($groupings as $field => $grouping) {
-                $plan->groupings[$class][$field] = isset($touched[$kind]) ? $grouping->edited($things[$kind] ?? [], $touched[$kind]) : $grouping;
+                $plan->groupings[$class][$field] = isset($touched[$kind]) ? $grouping->edited($things[$kind], $touched[$kind]) : $grouping;
             }
         }
         foreach ($this->sorted as $class => $sorted) {
@@ -80,7 +79,7 @@ final class Plan
 
     public function find(ThingKind $kind, string $id): ?Thing
     {
-        return $this->things[$kind->value][$id] ?? null;
+        return ($this->things[$kind->value] ?? null)?->find($id);
     }
 
     /** @return string an id for something new. It follows from what that is for, so that the same plan gets the same; where one of before has it already, from that too. */
@@ -97,7 +96,7 @@ final class Plan
     private function holds(string $id): bool
     {
         foreach ($this->things as $things) {
-            if (isset($things[$id])) {
+            if ($things->has($id)) {
                 return true;
             }
         }
@@ -105,10 +104,16 @@ final class Plan
         return false;
     }
 
+    /** @return Things<Thing> */
+    public function things(ThingKind $kind): Things
+    {
+        return $this->things[$kind->value] ?? Things::of($kind->thing(), []);
+    }
+
     /** @return array<string, Thing> */
     public function all(ThingKind $kind): array
     {
-        return $this->things[$kind->value] ?? [];
+        return $this->things($kind)->all();
     }
 
     /**
@@ -121,7 +126,7 @@ final class Plan
      */
     public function of(string $class): array
     {
-        $this->sorted[$class] ??= InOrder::of($class, array_values($this->things[$class::kind()->value] ?? []));
+        $this->sorted[$class] ??= InOrder::of($class, array_values($this->all($class::kind())));
         /** @var list<T> $sorted */
         $sorted = $this->sorted[$class];
 
@@ -151,7 +156,7 @@ final class Plan
      */
     private function grouping(string $class, string $field): Grouping
     {
-        return $this->groupings[$class][$field] ??= Grouping::by($class, $field, $this->things[$class::kind()->value] ?? []);
+        return $this->groupings[$class][$field] ??= Grouping::by($class, $field, $this->things($class::kind()));
     }
 
     /**
@@ -163,12 +168,13 @@ final class Plan
      */
     public function pick(string $class, array $ids): array
     {
-        /** @var array<string, T> $things */
-        $things = $this->things[$class::kind()->value] ?? [];
+        /** @var Things<T> $things */
+        $things = $this->things($class::kind());
         $picked = [];
         foreach ($ids as $id) {
-            if (isset($things[$id])) {
-                $picked[] = $things[$id];
+            $thing = $things->find($id);
+            if ($thing !== null) {
+                $picked[] = $thing;
             }
         }
 
@@ -185,7 +191,7 @@ final class Plan
         if (! isset($this->lists[$key])) {
             $this->lists[$key] = [];
             // Few things name others in lists, and the engine finds those few soonest.
-            $naming = array_filter(array_column($this->things[$tie->from->value] ?? [], $tie->field, 'id'), static fn (mixed $held): bool => $held !== null && $held !== []);
+            $naming = array_filter($this->things($tie->from)->column($tie->field), static fn (mixed $held): bool => $held !== null && $held !== []);
             foreach ($this->pick($tie->from->thing(), array_keys($naming)) as $thing) {
                 foreach ($tie->ids($thing) as $other) {
                     $this->lists[$key][$other][] = $thing;
@@ -543,8 +549,12 @@ final class Plan
      */
     private function get(string $class, string $id): Thing
     {
-        $thing = ($this->byClass[$class] ??= $this->things[$class::kind()->value] ?? [])[$id] ?? null;
+        $thing = $this->find($class::kind(), $id);
+        if (! $thing instanceof $class) {
+            throw NotInPlan::thing($class::kind(), $id);
+        }
+        $this->byClass[$class][$id] = $thing;
 
-        return $thing instanceof $class ? $thing : throw NotInPlan::thing($class::kind(), $id);
+        return $thing;
     }
 }

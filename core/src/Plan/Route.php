@@ -97,7 +97,7 @@ final readonly class Route implements Thing
     /** It can only put its output off: nothing that this asks for sets anything going. */
     public function putsOff(): bool
     {
-        return $this->action === Action::Off || ($this->action === Action::Set && $this->value === 0);
+        return $this->action->putsOff($this->value);
     }
 
     /** It holds its output to where the control stands, so that it is at odds with any other master. */

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use ReflectionClass;
+use ReflectionMethod;
+use ReflectionParameter;
+use ReflectionProperty;
+use Rundfunk\Plan\Node;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Plan\Things;
+use Tests\Core\CoreTestCase;
+
+/** Things that come from columns are those that were put into them, whoever asks first and however. */
+final class ThingsTest extends CoreTestCase
+{
+    /** @return iterable<string, array{ThingKind}> */
+    public static function kinds(): iterable
+    {
+        foreach (ThingKind::cases() as $kind) {
+            yield $kind->value => [$kind];
+        }
+    }
+
+    /** Whoever adds a field that is not constructed would lose it with each edit. */
+    #[DataProvider('kinds')]
+    public function test_a_thing_is_constructed_of_all_that_it_holds(ThingKind $kind): void
+    {
+        $class = $kind->thing();
+        self::assertSame(
+            array_map(static fn (ReflectionProperty $one): string => $one->getName(), (new ReflectionClass($class))->getProperties(ReflectionProperty::IS_PUBLIC)),
+            array_map(static fn (ReflectionParameter $one): string => $one->getName(), (new ReflectionMethod($class, '__construct'))->getParameters()),
+        );
+        self::assertSame([], (new ReflectionClass($class))->getProperties(ReflectionProperty::IS_PRIVATE | ReflectionProperty::IS_PROTECTED));
+    }
+
+    #[DataProvider('kinds')]
+    public function test_columns_give_back_what_was_put_into_them(ThingKind $kind): void
+    {
+        foreach ([self::linden(), self::faulty()] as $plan) {
+            $things = $plan->all($kind);
+            $again = self::packed($plan, $kind);
+            self::assertCount(count($things), $again);
+            foreach (array_keys($things) as $id) {
+                self::assertTrue($again->has($id));
+                self::assertEquals($things[$id], $again->find($id));
+                self::assertSame($again->find($id), $again->find($id));
+            }
+            self::assertEquals($things, self::packed($plan, $kind)->all());
+            self::assertSame(array_keys($things), array_keys(self::packed($plan, $kind)->all()));
+            self::assertSame(array_map(static fn (object $thing): mixed => get_object_vars($thing)['id'], $things), $again->column('id'));
+        }
+    }
+
+    public function test_what_is_asked_of_columns_is_felt_to_have_changed(): void
+    {
+        $plan = self::linden();
+        $nodes = self::packed($plan, ThingKind::Node);
+        [$first, $second, $third] = array_keys($nodes->all());
+        $renamed = new Node($second, 'Otherwise', NodeKind::Controller);
+        $new = new Node('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'New', NodeKind::Controller);
+        $changed = $nodes->with([$first => null, $second => $renamed, $new->id => $new]);
+        self::assertFalse($changed->has($first));
+        self::assertNull($changed->find($first));
+        self::assertSame($renamed, $changed->find($second));
+        self::assertCount(count($nodes), $changed);
+        self::assertSame([...array_slice(array_keys($nodes->all()), 1), $new->id], array_keys($changed->all()));
+        self::assertSame($renamed, $changed->all()[$second]);
+        self::assertArrayNotHasKey($first, $changed->column('name'));
+        self::assertSame('Otherwise', $changed->column('name')[$second]);
+        self::assertSame('New', $changed->column('name')[$new->id]);
+        $old = $nodes->find($third);
+        self::assertInstanceOf(Node::class, $old);
+        self::assertSame($old->name, $changed->column('name')[$third]);
+        // Taken back, it is as it was; what was before the change never changed.
+        $back = $changed->with([$first => $nodes->find($first), $second => $nodes->find($second), $new->id => null]);
+        self::assertEquals($nodes->all(), $back->all());
+        self::assertSame(array_keys($nodes->all()), array_keys($back->all()));
+        self::assertEquals($plan->all(ThingKind::Node), $nodes->all());
+        self::assertEquals($changed->all(), Things::from(Node::class, $changed->columns())->all());
+        self::assertNull($back->find('of nothing'));
+    }
+
+    public function test_a_draft_counts_what_it_holds(): void
+    {
+        $plan = self::linden();
+        $draft = $plan->draft();
+        $count = $draft->count(ThingKind::Node);
+        self::assertCount($count, $plan->nodes());
+        $new = new Node('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'New', NodeKind::Controller);
+        $draft->drop($new);
+        self::assertSame($count, $draft->count(ThingKind::Node));
+        $draft->put($new);
+        $draft->put($new);
+        self::assertSame($count + 1, $draft->count(ThingKind::Node));
+        self::assertCount($count + 1, $draft->all(ThingKind::Node));
+        $draft->drop($new);
+        $draft->drop($new);
+        $draft->drop($plan->nodes()[0]);
+        self::assertSame($count - 1, $draft->count(ThingKind::Node));
+        self::assertCount($count - 1, $draft->plan()->nodes());
+    }
+
+    /** @return Things<\Rundfunk\Plan\Thing> */
+    private static function packed(Plan $plan, ThingKind $kind): Things
+    {
+        return Things::from($kind->thing(), $plan->things($kind)->columns());
+    }
+}
