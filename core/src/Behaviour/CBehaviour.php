@@ -155,6 +155,13 @@ final readonly class CBehaviour
     /** What is asked here is not what another node put on. */
     private function unfed(string $part, string $when): string
     {
+        $on = array_keys(array_filter($this->tables->outputs, static fn (Driven $output): bool => $output->comesOn === true));
+        $other = implode(' && ', array_map(static fn (int $output): string => "output != {$output}", $on));
+        $when = match (true) {
+            $on === [] => $when,
+            $when === '1' => $other,
+            default => "{$when} && {$other}",
+        };
         $clear = $when === '1' ? "me->outputs[output].fed = 0;\n        node_ask(" : "if ({$when}) {\n            me->outputs[output].fed = 0;\n        }\n        node_ask(";
 
         return $this->has->feeds ? str_replace('node_ask(', $clear, $part) : $part;

@@ -44,7 +44,7 @@ final readonly class CRound
             $lines = [...$lines, "    me->reports[{$index}].value = 0;", "    me->reports[{$index}].has = 0;", "    me->reports[{$index}].told = now_ms;"];
         }
         foreach ($this->tables->outputs as $index => $output) {
-            $lines = [...$lines, "    me->outputs[{$index}].value = {$this->first($index, $output)};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = 0;", "    me->outputs[{$index}].fed_at = now_ms;"] : []),
+            $lines = [...$lines, "    me->outputs[{$index}].value = {$this->first($index, $output)};", "    me->outputs[{$index}].holders = 0;", "    me->outputs[{$index}].barred = 0;", ...($this->has->pulses ? ["    me->outputs[{$index}].pulsing = 0;", "    me->outputs[{$index}].pulse_at = now_ms;", "    me->outputs[{$index}].pulse_ms = 0;"] : []), ...($this->has->feeds ? ["    me->outputs[{$index}].fed = ".($output->comesOn === true ? '1' : '0').';', "    me->outputs[{$index}].fed_at = now_ms;"] : []),
                 ...($this->has->shows ? ["    me->outputs[{$index}].known = ".($output->unheardMs === 0 ? '1' : '0').';', "    me->outputs[{$index}].known_at = now_ms;"] : []), ...($this->has->answers ? ["    me->outputs[{$index}].asked = 0;"] : [])];
         }
 
@@ -92,7 +92,7 @@ final readonly class CRound
                 $body[] = "    me->outputs[{$index}].asked = 0;";
             }
             if ($has->feeds && $output->silenceMs > 0) {
-                $body = [...$body, "    if (me->outputs[{$index}].fed && node_since(me, me->outputs[{$index}].fed_at) >= {$output->silenceMs}UL) {", "        me->outputs[{$index}].fed = 0;", "        me->outputs[{$index}].holders &= (node_masters)~{$output->far}UL;", "        node_ask(me, {$index}, NODE_OFF, 0, 0, 0, 1);", '    }'];
+                $body = [...$body, "    if (me->outputs[{$index}].fed && node_since(me, me->outputs[{$index}].fed_at) >= {$output->silenceMs}UL) {", "        me->outputs[{$index}].fed = 0;", "        me->outputs[{$index}].holders &= (node_masters)~{$output->far}UL;", "        node_ask(me, {$index}, ".($output->comesOn === true ? 'NODE_ON' : 'NODE_OFF').', 0, 0, 0, 1);', '    }'];
             }
         }
         $body = [...$body, ...($this->tables->heard === [] ? ['    (void)heard;', '    (void)count;'] : ['    for (n = 0; n < count; n++) {', '        node_obey(me, &heard[n]);', '    }'])];
@@ -168,11 +168,9 @@ final readonly class CRound
             '    }',
         ];
         if ($repeats && $tells !== []) {
-            $lines = [...$lines, "    if (me->contacts[{$index}].held && node_since(me, me->contacts[{$index}].told) >= {$contact->repeatMs}UL) {", "        me->contacts[{$index}].told = now_ms;"];
-            foreach ($tells as $tell) {
-                $lines[] = "        node_tell(me, {$tell->link}, {$tell->to}, {$tell->code}, 1); ".CNote::of($this->actions->whom($tell->link, $tell->to));
-            }
-            $lines[] = '    }';
+            $held = "me->contacts[{$index}].held";
+            $asked = CFeatures::saysBoth($contact->does) ? "({$held} || me->contacts[{$index}].level != NODE_UNKNOWN)" : $held;
+            $lines = [...$lines, "    if ({$asked} && node_since(me, me->contacts[{$index}].told) >= {$contact->repeatMs}UL) {", "        me->contacts[{$index}].told = now_ms;", ...$this->sayAgain($contact->does, $held), '    }'];
         }
 
         return $lines;
@@ -202,13 +200,29 @@ final readonly class CRound
         }
 
         if ($again) {
-            $lines = [...$lines, "    if (me->gauge_{$index}_state == 1 && node_since(me, me->gauge_{$index}_again) >= {$gauge->repeatMs}UL) {", "        me->gauge_{$index}_again = now_ms;"];
-            foreach ($gauge->does->tells as $tell) {
-                if ($tell->action->holds()) {
-                    $lines[] = "        node_tell(me, {$tell->link}, {$tell->to}, {$tell->code}, 1); ".CNote::of($this->actions->whom($tell->link, $tell->to));
-                }
+            $held = "me->gauge_{$index}_state == 1";
+            $asked = CFeatures::saysBoth($gauge->does) ? "me->gauge_{$index}_state != 2" : $held;
+            $lines = [...$lines, "    if ({$asked} && node_since(me, me->gauge_{$index}_again) >= {$gauge->repeatMs}UL) {", "        me->gauge_{$index}_again = now_ms;", ...$this->sayAgain($gauge->does, $held), '    }'];
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  string  $held  whether it holds, in C
+     * @return list<string>
+     */
+    private function sayAgain(Does $does, string $held): array
+    {
+        $lines = [];
+        $both = CFeatures::saysBoth($does);
+        foreach ($does->tells as $tell) {
+            if (! $tell->action->holds()) {
+                continue;
             }
-            $lines[] = '    }';
+            $value = $tell->both === true ? "({$held}) ? 1 : 0" : '1';
+            $say = "node_tell(me, {$tell->link}, {$tell->to}, {$tell->code}, {$value}); ".CNote::of($this->actions->whom($tell->link, $tell->to));
+            $lines = [...$lines, ...(! $both || $tell->both === true ? ["        {$say}"] : ["        if ({$held}) {", "            {$say}", '        }'])];
         }
 
         return $lines;

@@ -170,10 +170,16 @@ final readonly class CSources
                 if ($drive->answers && $this->tables->outputs[$drive->output]->unheardMs > 0) {
                     $lines = [...$lines, "        me->outputs[{$drive->output}].known = 1;", "        me->outputs[{$drive->output}].known_at = me->now_ms;"];
                 }
+                $comesOn = $this->tables->outputs[$drive->output]->comesOn === true;
+                if ($comesOn) {
+                    // It came on because nobody said anything: off first, and then where it is told to.
+                    $lines = [...$lines, "        if (!me->outputs[{$drive->output}].fed) {", "            node_ask(me, {$drive->output}, NODE_OFF, 0, 0, 0, 1);", '        }'];
+                }
                 $lines[] = '        '.$this->actions->put($drive, 'heard->value', $drive->action->holds() ? 'heard->value != 0' : '1');
                 if (CFeatures::feeds($this->tables, $drive)) {
                     $output = $this->tables->outputs[$drive->output];
                     $fed = match (true) {
+                        $comesOn => '1',
                         $drive->action === Action::Pulse => '0',
                         $drive->action->holds() => "(me->outputs[{$drive->output}].holders & {$output->far}UL) != 0",
                         default => "me->outputs[{$drive->output}].value != {$output->off}",

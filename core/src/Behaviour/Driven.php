@@ -20,6 +20,7 @@ final readonly class Driven
      * @param  bool  $blinks  it blinks while that is not known
      * @param  AtStart|null  $atStart  what it is put to before the first step, where that is not off: what a later build knows more of must not say otherwise of what was flashed before
      * @param  list<int>  $never  which of the node's outputs must be off while it is on
+     * @param  true|null  $comesOn  unheard of for {@see $silenceMs} it goes on instead, whatever it was last told, until it is heard of again
      */
     public function __construct(
         public string $name,
@@ -35,6 +36,7 @@ final readonly class Driven
         public bool $blinks = false,
         public ?AtStart $atStart = null,
         #[ListOf('int')] public array $never = [],
+        public ?bool $comesOn = null,
     ) {
     }
 }

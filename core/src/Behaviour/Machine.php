@@ -77,7 +77,7 @@ final class Machine
             $state->reports[] = ['value' => 0, 'has' => false, 'told' => $nowMs];
         }
         foreach ($this->tables->outputs as $index => $output) {
-            $state->outputs[] = ['standing' => new Standing($this->first($index, $output, $kept, $state)), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => false, 'fedAt' => $nowMs, 'known' => $output->unheardMs === 0, 'knownAt' => $nowMs];
+            $state->outputs[] = ['standing' => new Standing($this->first($index, $output, $kept, $state)), 'pulsing' => false, 'pulseAt' => $nowMs, 'pulseMs' => 0, 'fed' => $output->comesOn === true, 'fedAt' => $nowMs, 'known' => $output->unheardMs === 0, 'knownAt' => $nowMs];
         }
 
         return $state;
@@ -160,7 +160,8 @@ final class Machine
             if ($output->silenceMs > 0 && $at['fed'] && $this->since($at['fedAt']) >= $output->silenceMs) {
                 $at['fed'] = false;
                 $near = array_values(array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 0));
-                $at['standing'] = $this->arbiters[$index]->hear(new Standing($at['standing']->value, $near, $at['standing']->barred), new Ask(-1, Action::Off, false), Turn::Worked);
+                $left = new Standing($at['standing']->value, $near, $at['standing']->barred);
+                $this->stand($index, $this->arbiters[$index]->hear($left, new Ask(-1, $output->comesOn === true ? Action::On : Action::Off, false), Turn::Worked), $left);
             }
             if ($output->unheardMs > 0 && $at['known'] && $this->since($at['knownAt']) >= $output->unheardMs) {
                 $at['known'] = false;
@@ -194,6 +195,7 @@ final class Machine
             }
             foreach ($heard->drives as $drive) {
                 $turn = $drive->action->holds() && $message->value === 0 ? Turn::LetGo : Turn::Worked;
+                $this->findAgain($drive->output);
                 $this->put($drive, $turn, $message->value);
                 $this->feed($drive);
                 $this->asked[$drive->output] = true;
@@ -228,6 +230,7 @@ final class Machine
         $at = &$this->state->outputs[$drive->output];
         $output = $this->tables->outputs[$drive->output];
         $at['fed'] = match (true) {
+            $output->comesOn === true => true,
             $drive->action === Action::Pulse => false,
             $drive->action->holds() => array_filter($at['standing']->holders, static fn (int $master): bool => ($output->far >> $master & 1) === 1) !== [],
             default => $at['standing']->value !== $output->off,
@@ -245,18 +248,40 @@ final class Machine
         $at = &$this->state->outputs[$drive->output];
         $off = $this->tables->outputs[$drive->output]->off;
         $standing = $this->arbiters[$drive->output]->hear($at['standing'], new Ask($drive->master, $drive->action, $drive->byHand, $drive->value ?? $value), $turn);
-        if ($standing->value !== $off && $at['standing']->value === $off && $this->isBarred($drive->output)) {
-            // One of those that it must never be on with is on: as if nobody had asked.
+        if (! $this->stand($drive->output, $standing, $at['standing'])) {
             return;
         }
-        $at['standing'] = $standing;
-        if (! $drive->action->holds()) {
+        if (! $drive->action->holds() && $this->tables->outputs[$drive->output]->comesOn !== true) {
             $at['fed'] = false;
         }
         $at['pulsing'] = $drive->action === Action::Pulse && $at['standing']->value !== $off;
         if ($at['pulsing']) {
             $at['pulseAt'] = $this->now;
             $at['pulseMs'] = $drive->pulseMs;
+        }
+    }
+
+    /**
+     * Puts an output to how it is to stand; or, where one of those that it must never be on with is on, to how it stands if nobody asks.
+     *
+     * @return bool whether it came to that
+     */
+    private function stand(int $output, Standing $asked, Standing $otherwise): bool
+    {
+        $off = $this->tables->outputs[$output]->off;
+        $may = $asked->value === $off || $otherwise->value !== $off || ! $this->isBarred($output);
+        $this->state->outputs[$output]['standing'] = $may ? $asked : $otherwise;
+
+        return $may;
+    }
+
+    /** What came on because nobody said anything goes off first, and then where it is told to. */
+    private function findAgain(int $output): void
+    {
+        $at = $this->state->outputs[$output];
+        if ($this->tables->outputs[$output]->comesOn === true && ! $at['fed']) {
+            // Whoever holds it here keeps it on.
+            $this->stand($output, $this->arbiters[$output]->hear($at['standing'], new Ask(-1, Action::Off, false), Turn::Worked), $at['standing']);
         }
     }
 
@@ -313,13 +338,9 @@ final class Machine
                 $this->does($contact->does, $raw === 1 ? Turn::Worked : Turn::LetGo, 0, $found);
             }
         }
-        if ($contact->repeatMs > 0 && $at['held'] && $this->since($at['told']) >= $contact->repeatMs) {
+        if ($contact->repeatMs > 0 && ($at['held'] || ($at['level'] !== State::UNKNOWN && CFeatures::saysBoth($contact->does))) && $this->since($at['told']) >= $contact->repeatMs) {
             $at['told'] = $this->now;
-            foreach ($contact->does->tells as $tell) {
-                if ($tell->action->holds()) {
-                    $this->tell($tell, Turn::Worked, 0);
-                }
-            }
+            $this->sayAgain($contact->does, $at['held']);
         }
     }
 
@@ -341,12 +362,17 @@ final class Machine
             $at['told'] = $this->now;
             $this->sayValue($gauge->does, $value);
         }
-        if ($gauge->repeatMs > 0 && $at['state'] === 1 && $this->since($at['again']) >= $gauge->repeatMs) {
+        if ($gauge->repeatMs > 0 && ($at['state'] === 1 || ($at['state'] === 0 && CFeatures::saysBoth($gauge->does))) && $this->since($at['again']) >= $gauge->repeatMs) {
             $at['again'] = $this->now;
-            foreach ($gauge->does->tells as $tell) {
-                if ($tell->action->holds()) {
-                    $this->tell($tell, Turn::Worked, 0);
-                }
+            $this->sayAgain($gauge->does, $at['state'] === 1);
+        }
+    }
+
+    private function sayAgain(Does $does, bool $holds): void
+    {
+        foreach ($does->tells as $tell) {
+            if ($tell->action->holds() && ($holds || $tell->both === true)) {
+                $this->tell($tell, $holds ? Turn::Worked : Turn::LetGo, 0);
             }
         }
     }

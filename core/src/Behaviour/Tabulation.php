@@ -97,7 +97,9 @@ final class Tabulation
             };
         }
 
-        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $this->heard(), $this->told(), $this->driven(), $this->sequences(), $this->groups(), $this->reports(), array_values(array_unique($this->leftOut)));
+        $heard = $this->heard();
+
+        return new NodeTables(NodeTables::FORM, $this->node->name, $this->ends(), $contacts, $gauges, $sticks, $clocks, $heard, $this->told(), $this->driven($heard), $this->sequences(), $this->groups(), $this->reports(), array_values(array_unique($this->leftOut)));
     }
 
     /** @return list<LinkEnds> */
@@ -227,7 +229,7 @@ final class Tabulation
             return null;
         }
 
-        return new Tell($this->links[$hop->fromId], EndNumber::addressed($this->plan, $hop, $this->knowledge->media), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route));
+        return new Tell($this->links[$hop->fromId], EndNumber::addressed($this->plan, $hop, $this->knowledge->media), $code, $route->action, $this->fixed($control, $route), $this->travel($control, $route), $route->action->holds() && $this->plan->output($route->outputId)->comesOnUnheard() ? true : null);
     }
 
     /** The value that the plan says; null where its source does. */
@@ -418,9 +420,17 @@ final class Tabulation
         return array_values(array_filter(Steps::of($this->plan, $output), fn (Control $step): bool => $step->nodeId === $this->node->id));
     }
 
-    /** @return list<Driven> */
-    private function driven(): array
+    /**
+     * @param  list<Heard>  $heard
+     * @return list<Driven>
+     */
+    private function driven(array $heard): array
     {
+        // What nobody on another node works, nobody's silence puts on.
+        $told = [];
+        foreach ($heard as $one) {
+            $told += array_flip(array_map(static fn (Drive $drive): int => $drive->output, $one->drives));
+        }
         $driven = [];
         foreach ($this->plan->outputsOf($this->node) as $output) {
             if (! isset($this->outputs[$output->id])) {
@@ -433,7 +443,7 @@ final class Tabulation
                     $far |= 1 << min($index, self::MOST_MASTERS - 1);
                 }
             }
-            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown(), $output->kind->isWired() && $output->atStart !== AtStart::Off ? $output->atStart : null, $this->never($output));
+            $driven[] = new Driven($output->name, $range->lowest, $range->highest, $range->off, $range->on(), $output->precedence, $output->kind === OutputKind::Function ? 0 : $output->setting('silenceMs'), min(self::MOST_MASTERS, count($this->masters[$output->id])), $far, Answers::believedMs($this->plan, $output), $output->blinksWhenUnknown(), $output->kind->isWired() && $output->atStart !== AtStart::Off ? $output->atStart : null, $this->never($output), $output->kind !== OutputKind::Function && $output->comesOnUnheard() && isset($told[$this->outputs[$output->id]]) ? true : null);
         }
 
         return $driven;

@@ -15,6 +15,7 @@ final readonly class Tell
      * @param  int  $code  what is asked; {@see NumbersMessages} says what that is on the air
      * @param  int|null  $value  null when the source says it
      * @param  Travel|null  $travel  for a stick: how its way becomes the value
+     * @param  true|null  $both  for what holds: that it does not is told again too, for the receiver comes on when nobody says so
      */
     public function __construct(
         public int $link,
@@ -23,6 +24,7 @@ final readonly class Tell
         public Action $action,
         public ?int $value,
         public ?Travel $travel = null,
+        public ?bool $both = null,
     ) {
     }
 }

@@ -145,6 +145,12 @@ final readonly class Output implements Thing
         return is_int($set) ? $set : 0;
     }
 
+    /** When nobody on another node is heard any more it comes on, and does not go off. */
+    public function comesOnUnheard(): bool
+    {
+        return ($this->settings['silenceOn'] ?? false) === true && $this->setting('silenceMs') > 0;
+    }
+
     /** A lamp that shows a state blinks while nobody knows it; what can hurt is put to nothing that was not asked. */
     public function blinksWhenUnknown(): bool
     {

@@ -154,7 +154,8 @@ enum OutputKind: string
     private static function watched(): array
     {
         return [
-            Field::whole('silenceMs', 0, 3_600_000, 'What another node holds on goes off when that is not heard of for so long; 0 for never.', 0, 'ms')->titled('Off when unheard for')->seldom(),
+            Field::whole('silenceMs', 0, 3_600_000, 'What another node holds on goes off when that is not heard of for so long; 0 for never.', 0, 'ms')->titled('When unheard for')->seldom(),
+            Field::flag('silenceOn', 'Unheard for so long it comes on and does not go off, whatever it was last told: for what must run when nobody can reach it. Whoever holds it then says again, too, that it does not.')->titled('It goes')->seldom(),
         ];
     }
 }

@@ -129,10 +129,12 @@ final readonly class Chain
     private function unheard(): Standing
     {
         $off = $this->setup->restsLow() ? PinStands::Low : PinStands::High;
+        $on = $this->setup->restsLow() ? PinStands::High : PinStands::Low;
 
         return match ($this->setup->linkLoss) {
             LinkLoss::Unaffected => new Standing(Phase::LinkLost, true, false, false, 'as told', $this->links([PinStands::Held, 'nobody on another node works it'], Draws::AsBefore, true)),
             LinkLoss::GoesOff => new Standing(Phase::LinkLost, true, false, true, 'off', $this->links([$off, 'what put it on ends by itself'], $this->closed(Draws::No), true)),
+            LinkLoss::GoesOn => new Standing(Phase::LinkLost, true, true, false, 'ON', $this->links([$on, 'unheard of, it comes on by itself'], $this->closed(Draws::Yes), true)),
             LinkLoss::Held => new Standing(Phase::LinkLost, true, true, true, 'held', $this->links([PinStands::Held, 'as it was last told'], Draws::AsBefore, true)),
         };
     }

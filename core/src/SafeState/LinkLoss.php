@@ -13,6 +13,9 @@ enum LinkLoss: string
     /** Whatever put it on ends by itself: a pulse, a time-out. */
     case GoesOff = 'goes-off';
 
+    /** Unheard of, it comes on by itself. */
+    case GoesOn = 'goes-on';
+
     /** It stays as it was last told. */
     case Held = 'held';
 }

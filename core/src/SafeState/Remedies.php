@@ -14,6 +14,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Electrical\BaseResistor;
 use Rundfunk\Plan\AtStart;
 use Rundfunk\Plan\Control;
+use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hazard;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
@@ -53,7 +54,7 @@ final readonly class Remedies
         return array_values(array_filter([
             $setup->levelFirst || $setup->keepsState || $setup->onExpander ? null : new Remedy(RemedyKind::LevelFirst, 'level before direction', ['levelFirst' => true], [self::change($output, ['levelFirst' => true])]),
             self::startSafe($output, $setup),
-            self::timeOut($look, $output, $setup),
+            $output->safe === SafeState::On ? self::comingOn($look, $output, $setup) : self::timeOut($look, $output, $setup),
             ...self::pulls($look, $wire, $setup),
             ! $setup->changeover ? null : new Remedy(RemedyKind::SwapContact, "load to the {$setup->contact->other()->words()} contact", ['contact' => $setup->contact->other()], [self::change($output, ['contact' => $setup->contact->other()->value])]),
             self::feedSignal($look, $node, $wire, $setup),
@@ -78,6 +79,9 @@ final readonly class Remedies
 
     private static function timeOut(Look $look, Output $output, Setup $setup): ?Remedy
     {
+        if ($setup->linkLoss === LinkLoss::GoesOn) {
+            return new Remedy(RemedyKind::TimeOut, 'time-out '.self::time($output->setting('silenceMs')).' to off', ['linkLoss' => LinkLoss::GoesOff], [self::change($output, ['settings' => ['silenceOn' => false]])]);
+        }
         if ($setup->linkLoss !== LinkLoss::Held) {
             return null;
         }
@@ -119,13 +123,56 @@ final readonly class Remedies
             $longest = max($longest, $silenceMs);
         }
 
-        $time = match (true) {
-            $longest >= 60_000 => intdiv($longest, 60_000).' min',
-            $longest >= 10_000 => intdiv($longest, 1_000).' s',
-            default => "{$longest} ms",
-        };
+        $time = self::time($longest);
 
         return $operations === [] ? null : new Remedy(RemedyKind::TimeOut, $longest === 0 ? 'off when its reading fails' : "time-out {$time} to off", ['linkLoss' => LinkLoss::GoesOff], array_values($operations));
+    }
+
+    /** What must be on comes on when it hears nothing: whoever holds it from elsewhere says again and again what it is to be, held or not. */
+    private static function comingOn(Look $look, Output $output, Setup $setup): ?Remedy
+    {
+        if ($setup->linkLoss === LinkLoss::GoesOn || $setup->linkLoss === LinkLoss::Unaffected || ! Watched::canBe($output)) {
+            return null;
+        }
+        $operations = [];
+        $longest = 0;
+        foreach ($look->plan->routesTo($output) as $route) {
+            $control = $look->plan->control($route->controlId);
+            if ($control->nodeId === $output->nodeId || Silence::isFetched($look, $control, $output)) {
+                // A step of a group, or what its own board asks for, is told by nobody from elsewhere.
+                if ($control->kind === ControlKind::Step || $control->nodeId !== $output->nodeId) {
+                    return null;
+                }
+
+                continue;
+            }
+            $repeatMs = Watched::toldEveryMs($look, $route, $control);
+            if (! Watched::carriesLetGo($look, $route) || ($repeatMs === 0 && ! Watched::canRepeat($control))) {
+                continue;
+            }
+            if ($repeatMs === 0) {
+                $repeatMs = self::REPEAT_MS;
+                $operations[] = Operation::change(Control::kind(), $control->id, ['settings' => ['repeatMs' => $repeatMs]]);
+            }
+            $longest = max($longest, min(3_600_000, 3 * $repeatMs + 50));
+        }
+        if ($longest === 0) {
+            return null;
+        }
+
+        return new Remedy(RemedyKind::TimeOut, 'time-out '.self::time($longest).' to on', ['linkLoss' => LinkLoss::GoesOn], [
+            ...$operations,
+            Operation::change(Output::kind(), $output->id, ['settings' => ['silenceMs' => $longest, 'silenceOn' => true]]),
+        ]);
+    }
+
+    private static function time(int $ms): string
+    {
+        return match (true) {
+            $ms >= 60_000 => intdiv($ms, 60_000).' min',
+            $ms >= 10_000 => intdiv($ms, 1_000).' s',
+            default => "{$ms} ms",
+        };
     }
 
     /** @return list<Remedy> */

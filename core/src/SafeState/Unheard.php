@@ -81,6 +81,8 @@ final readonly class Unheard
     private function through(Route $route, Output $output): LinkLoss
     {
         return match (true) {
+            // From whom it may hear nothing for long while all is well.
+            $output->comesOnUnheard() => LinkLoss::GoesOn,
             $route->action === Action::Off, $route->action === Action::Pulse => LinkLoss::GoesOff,
             $route->action === Action::Set && $route->value !== null && $route->value === Range::of($output)->off => LinkLoss::GoesOff,
             Silence::isFetched($this->look, $this->look->plan->control($route->controlId), $output) => Silence::isNoticed($this->look, $this->look->plan->control($route->controlId), $output) ? LinkLoss::GoesOff : LinkLoss::Held,
@@ -110,6 +112,8 @@ final readonly class Unheard
     {
         return match (true) {
             $one === LinkLoss::Held || $other === LinkLoss::Held => LinkLoss::Held,
+            $one !== $other && $one !== LinkLoss::Unaffected && $other !== LinkLoss::Unaffected => LinkLoss::Held,
+            $one === LinkLoss::GoesOn || $other === LinkLoss::GoesOn => LinkLoss::GoesOn,
             $one === LinkLoss::GoesOff || $other === LinkLoss::GoesOff => LinkLoss::GoesOff,
             default => LinkLoss::Unaffected,
         };

@@ -88,6 +88,16 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'told once, and to be heard of' => ['silence-unfed', static fn () => $held([], ['silenceMs' => 400]), ['Winch goes off 400 ms after Key was worked, held or not']];
         yield 'told again, and to be heard of' => ['silence-unfed', static fn () => $held(['repeatMs' => 100], ['silenceMs' => 400]), []];
 
+        $on = ['silenceOn' => true];
+        yield 'off is told again, too' => ['comes-on-unasked', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 200], hazards: []), []];
+        yield 'off is told again too seldom' => ['comes-on-unasked', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 199], hazards: []), ['Winch comes on though nothing is lost']];
+        yield 'off is told once' => ['comes-on-unasked', static fn () => $held([], $on + ['silenceMs' => 400], hazards: []), ['Winch comes on though nothing is lost']];
+        yield 'on is told and off never' => ['comes-on-unasked', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 400], Action::On, []), ['Winch comes on though nothing is lost']];
+        yield 'on when unheard of, and never unheard of' => ['comes-on-unasked', static fn () => $held([], $on, hazards: []), []];
+        yield 'what comes on is not what goes off' => ['silence-unfed', static fn () => $held([], $on + ['silenceMs' => 400], hazards: []), []];
+        yield 'nor too soon' => ['silence-too-short', static fn () => $held(['repeatMs' => 200], $on + ['silenceMs' => 399], hazards: []), []];
+        yield 'nor by itself' => ['told-once-ends', static fn () => $held([], $on + ['silenceMs' => 400], Action::On, []), []];
+
         $hot = static fn (Action ...$actions): Sketch => array_reduce(array_keys($actions), static fn (Sketch $s, int $n): Sketch => $s->control("k{$n}", 'n', "Key {$n}")->route("k{$n}", $actions[$n], 'heat', $actions[$n] === Action::Pulse ? 1_000 : null), self::node()->output('heat', 'n', 'Heat', more: ['hazards' => ['heat']]));
         yield 'a heater with on alone' => ['no-off', static fn () => $hot(Action::On), ['Nothing switches Heat off']];
         yield 'a heater with on and off' => ['no-off', static fn () => $hot(Action::On, Action::Off), []];

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Behaviour;
 
 use Rundfunk\Behaviour\Gauge;
+use Rundfunk\Behaviour\Heard;
 use Rundfunk\Behaviour\Inputs;
 use Rundfunk\Behaviour\Machine;
 use Rundfunk\Behaviour\Message;
+use Rundfunk\Behaviour\Outcome;
+use Rundfunk\Behaviour\Tell;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
@@ -133,6 +136,51 @@ final class MachineTest extends CoreTestCase
         self::assertSame([0], $machine->step($state, 350, -1, new Inputs([0]))->outputs);
         // The switch beside it needs nobody's word.
         self::assertSame(1, $rig->put('Far', 'Here', 1)->pass(60_000)->shows('Far', 'Winch'));
+    }
+
+    public function test_what_must_run_comes_on_when_nobody_is_heard_and_goes_where_it_is_told_to_afterwards(): void
+    {
+        $plan = self::three()
+            ->control('k', 'hand', 'Rest', ControlKind::Switch, settings: ['repeatMs' => 100])
+            ->output('pump', 'far', 'Pump', more: ['settings' => ['silenceMs' => 350, 'silenceOn' => true]])
+            ->output('lamp', 'far', 'Lamp', more: ['settings' => ['silenceMs' => 350]])
+            ->route('k', Action::Follow, 'pump')->route('k', Action::Follow, 'lamp')
+            ->assigned();
+        $rig = self::rig($plan);
+        // Off for a minute, and said so all the while: to the pump, for the lamp goes off by itself.
+        self::assertSame(0, $rig->put('Hand', 'Rest', 1)->put('Hand', 'Rest', 0)->pass(60_000)->shows('Far', 'Pump'));
+        $both = array_map(static fn (Tell $tell): ?bool => $tell->both, $rig->tables['Hand']->contacts[0]->does->tells);
+        self::assertEqualsCanonicalizing([true, null], $both);
+        $pump = (int) array_search('Pump', array_column($rig->tables['Far']->outputs, 'name'), true);
+        $heard = array_values(array_filter($rig->tables['Far']->heard, static fn (Heard $one): bool => $one->drives[0]->output === $pump))[0];
+        $says = static fn (int $value): array => [new Message($heard->link, $heard->from, $heard->code, $value)];
+        $machine = new Machine($rig->tables['Far']);
+        $shows = static fn (Outcome $outcome): int => $outcome->outputs[$pump];
+        $start = $machine->start(0);
+        self::assertSame(0, $shows($machine->step($start, 349, -1, new Inputs)), 'at the start it waits as long');
+        $alone = $machine->step($start, 350, -1, new Inputs);
+        self::assertSame(1, $shows($alone));
+        self::assertSame(0, $shows($machine->step($alone->state, 400, -1, new Inputs, $says(0))), 'heard again, it is as it is told');
+        self::assertSame(1, $shows($machine->step($alone->state, 400, -1, new Inputs, $says(1))));
+        $off = $machine->step($start, 100, -1, new Inputs, $says(0));
+        self::assertSame([0, 0, 1], [$shows($off), $shows($machine->step($off->state, 449, -1, new Inputs)), $shows($machine->step($off->state, 450, -1, new Inputs))]);
+        $on = $machine->step($start, 100, -1, new Inputs, $says(1));
+        self::assertSame([1, 1], [$shows($on), $shows($machine->step($on->state, 60_000, -1, new Inputs))]);
+    }
+
+    /** Two that must never be on together are not, whatever is lost. */
+    public function test_what_would_come_on_unheard_of_stays_off_beside_what_it_must_never_be_on_with(): void
+    {
+        $sketch = self::three();
+        $plan = $sketch->control('k', 'hand', 'Rest', ControlKind::Switch, settings: ['repeatMs' => 100])->control('o', 'far', 'Other here', ControlKind::Switch)
+            ->output('open', 'far', 'Open', more: ['settings' => ['silenceMs' => 350, 'silenceOn' => true]])
+            ->output('shut', 'far', 'Shut', more: ['neverWithIds' => [$sketch->id('open')]])
+            ->route('k', Action::Follow, 'open')->route('o', Action::Follow, 'shut')->assigned();
+        $machine = new Machine(self::rig($plan)->tables['Far']);
+        $held = $machine->step($machine->start(0), 10, -1, new Inputs([1]));
+        $held = $machine->step($held->state, 50, -1, new Inputs([1]));
+        self::assertSame([0, 1], $held->outputs);
+        self::assertSame([0, 1], $machine->step($held->state, 60_000, -1, new Inputs([1]))->outputs);
     }
 
     public function test_a_reading_switches_beyond_its_threshold_and_back_past_its_hysteresis(): void

@@ -76,10 +76,11 @@ final class RandomTables
                 $reports[$index] = new Report($report->name, $report->output, null, 0, $report->everyMs, $report->always, $report->does);
             }
         }
+        $told = array_map(static fn (Drive $drive): int => $drive->output, array_merge(...array_map(static fn (Heard $one): array => $one->drives, $heard)));
         $outputs = $apart = [];
         foreach ($this->outputs as $index => $output) {
             $range = Range::over(new ValueSpan(...$output['span']));
-            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1, $this->one([null, null, AtStart::On]), isset($this->outputs[$index ^ 1]) && ($apart[intdiv($index, 2)] ??= $this->to(0, 2) === 0) ? [$index ^ 1] : []);
+            $outputs[] = new Driven("Output {$index}", $range->lowest, $range->highest, $range->off, $range->on(), $output['precedence'], $output['silenceMs'], $output['masters'], $output['far'], $this->one([0, 300, 4_000]), $this->to(0, 1) === 1, $this->one([null, null, AtStart::On]), isset($this->outputs[$index ^ 1]) && ($apart[intdiv($index, 2)] ??= $this->to(0, 2) === 0) ? [$index ^ 1] : [], $output['silenceMs'] > 0 && in_array($index, $told, true) && $this->to(0, 1) === 0 ? true : null);
         }
 
         return new NodeTables(NodeTables::FORM, 'Any', $links, $contacts, $gauges, $sticks, $clocks, $heard, [], $outputs, $sequences, $groups, $reports, []);
@@ -99,7 +100,7 @@ final class RandomTables
             $value = $this->value($action, $saysValue || $moves);
             $travel = $moves && $value === null ? $this->travel($this->one(self::SPANS)) : null;
 
-            return new Tell(0, $this->to(1, 3), $index + 1, $action, $value, $travel);
+            return new Tell(0, $this->to(1, 3), $index + 1, $action, $value, $travel, $action->holds() && $this->to(0, 2) === 0 ? true : null);
         });
 
         return new Does($this->drives(false, $saysValue, $moves), $tells);

@@ -82,6 +82,8 @@ final class ChainTest extends TestCase
         yield 'put back as it stood' => [self::relay($high, ['atStart' => AtStart::Last]), 'off off off off off held told off held held'];
         yield 'on at start' => [self::relay($high, ['atStart' => AtStart::On]), 'off off off off off ON told off held ON'];
         yield 'nobody ends what it was told' => [self::relay($high, ['linkLoss' => LinkLoss::Held]), 'off off off off off off told held held off'];
+        yield 'unheard of it comes on' => [self::relay($high, ['linkLoss' => LinkLoss::GoesOn]), 'off off off off off off told ON held off'];
+        yield 'unheard of it comes on, on the other contact' => [self::relay($high, ['linkLoss' => LinkLoss::GoesOn, 'contact' => ContactForm::NormallyClosed]), 'ON ON ON ON ON ON told ON held ON'];
         yield 'nobody elsewhere works it' => [self::relay($high, ['linkLoss' => LinkLoss::Unaffected]), 'off off off off off off told told held off'];
         yield 'a watchdog resets a low trigger' => [self::relay($logicFed, ['watchdog' => true]), 'off off off off off off told off off off'];
         yield 'a watchdog resets what talks at the start' => [self::relay($logicFed, ['watchdog' => true, 'start' => new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)]), 'off off off off ON off told off ON ON'];

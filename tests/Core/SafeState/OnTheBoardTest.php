@@ -107,6 +107,7 @@ final class OnTheBoardTest extends CoreTestCase
         self::assertSame('L', $shown('first', 'Rush'));
         self::assertSame('H', $shown('initial', 'Rush'));
         self::assertSame(['H', 'L'], [$shown('running', 'Heat'), $shown('link-lost', 'Heat')], 'what another node put on ends by itself');
+        self::assertSame(['L', 'H'], [$shown('running', 'Drain'), $shown('link-lost', 'Drain')], 'told off, and unheard of it comes on by itself');
         self::assertSame(['H', 'H'], [$shown('running', 'Light'), $shown('link-lost', 'Light')]);
         self::assertSame(['L', 'H'], [$shown('initial', 'Kept'), $shown('restored', 'Kept')]);
         self::assertEqualsCanonicalizing(['H', 'L'], [$shown('running', 'Left'), $shown('running', 'Right')], 'never together, and whoever came second was refused');
@@ -162,11 +163,12 @@ final class OnTheBoardTest extends CoreTestCase
             ->output('turned', 'works', 'Turned', OutputKind::Relay, 'low', 'IN1', more: ['safe' => 'off', 'settings' => ['silenceMs' => 1_000]])->part('low', 'IN1', PartKind::Driver, ['ohms' => 6_800.0])
             ->output('rush', 'works', 'Rush', OutputKind::Relay, 'low', 'IN2', more: ['levelFirst' => false])
             // On the normally closed contact of a low-active relay: on while its pin is high or floats.
-            ->module('drains', 'works', 'relay-bank-1-low', 'Drains', 'coils')->output('drain', 'works', 'Drain', OutputKind::Relay, 'drains', 'IN1', more: ['contact' => 'normally-closed', 'safe' => 'on'])
+            ->module('drains', 'works', 'relay-bank-1-low', 'Drains', 'coils')->output('drain', 'works', 'Drain', OutputKind::Relay, 'drains', 'IN1', more: ['contact' => 'normally-closed', 'safe' => 'on', 'settings' => ['silenceMs' => 1_000, 'silenceOn' => true]])
             ->output('left', 'works', 'Left', OutputKind::Relay, 'more', 'IN1')->output('right', 'works', 'Right', OutputKind::Relay, 'more', 'IN2', more: ['neverWithIds' => [$sketch->id('left')]]);
         foreach (['heat', 'light', 'kept', 'turned', 'rush', 'left', 'right', 'drain'] as $index => $output) {
             $sketch->control("key-{$output}", 'hand', "Key {$index}")->route("key-{$output}", Action::On, $output);
         }
+        $sketch->control('key-dry', 'hand', 'Key dry')->route('key-dry', Action::Off, 'drain');
         foreach (['high IN1' => 'D2', 'high IN2' => 'D3', 'high IN3' => 'D4', 'low IN1' => 'D5', 'low IN2' => 'D6', 'drains IN1' => 'D7', 'more IN1' => 'D8', 'more IN2' => 'D9'] as $terminal => $pin) {
             [$module, $name] = explode(' ', $terminal);
             $sketch->wire($module, $name, $pin);

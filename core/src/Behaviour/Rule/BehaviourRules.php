@@ -13,6 +13,7 @@ final readonly class BehaviourRules
     public static function all(): array
     {
         return [
+            new ComesOnUnasked,
             new HeldForEver,
             new NoOff,
             new TimerIdle,

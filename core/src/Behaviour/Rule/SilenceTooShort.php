@@ -20,7 +20,7 @@ final readonly class SilenceTooShort implements OutputRule
     public function check(Output $output, Look $look): iterable
     {
         $silence = Watched::canBe($output) ? $output->setting('silenceMs') : 0;
-        if ($silence === 0) {
+        if ($silence === 0 || $output->comesOnUnheard()) {
             return [];
         }
         foreach ($look->plan->routesTo($output) as $route) {

@@ -23,7 +23,7 @@ final readonly class SilenceUnfed implements RouteRule
         $output = $look->plan->output($route->outputId);
         $control = $look->plan->control($route->controlId);
         $silence = Watched::canBe($output) ? $output->setting('silenceMs') : 0;
-        if ($silence === 0 || $control->nodeId === $output->nodeId || ! $route->holdsToControl() || Watched::toldEveryMs($look, $route, $control) > 0) {
+        if ($silence === 0 || $output->comesOnUnheard() || $control->nodeId === $output->nodeId || ! $route->holdsToControl() || Watched::toldEveryMs($look, $route, $control) > 0) {
             return [];
         }
         $repeat = max(20, intdiv($silence - 50, 3));

@@ -31,7 +31,7 @@ final readonly class ToldOnceEnds implements RouteRule
         $control = $look->plan->control($route->controlId);
         $silence = Watched::canBe($output) ? $output->setting('silenceMs') : 0;
         $puts = in_array($route->action, [Action::On, Action::Toggle, Action::Step], true) || ($route->action === Action::Set && $route->value !== null);
-        if ($silence === 0 || $silence >= self::SHORT_MS || ! $puts || $control->nodeId === $output->nodeId || Silence::isFetched($look, $control, $output)) {
+        if ($silence === 0 || $output->comesOnUnheard() || $silence >= self::SHORT_MS || ! $puts || $control->nodeId === $output->nodeId || Silence::isFetched($look, $control, $output)) {
             return [];
         }
 

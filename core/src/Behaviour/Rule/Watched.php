@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rundfunk\Behaviour\Rule;
 
 use Rundfunk\Behaviour\Answers;
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\SaysAgain;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Control;
@@ -32,6 +33,18 @@ final readonly class Watched
         $last = $hops[count($hops) - 1] ?? null;
 
         return ($last === null ? null : $look->media->offering(SaysAgain::class, $look->plan->link($last->linkId)->medium)?->everyMs()) ?? self::repeatMs($control);
+    }
+
+    /** That it is not held gets there too, over every link on the way. */
+    public static function carriesLetGo(Look $look, Route $route): bool
+    {
+        foreach ($look->plan->hopsOf($route) as $hop) {
+            if ($look->media->offering(CarriesLetGo::class, $look->plan->link($hop->linkId)->medium) === null) {
+                return false;
+            }
+        }
+
+        return $route->holdsToControl();
     }
 
     /** @return int 0 for once */

@@ -51,6 +51,10 @@ final readonly class BehaviourFaults
             // silence-unfed
             ->control('beacon-key', 'slip-hand', 'Beacon key')
             ->route('beacon-key', Action::Momentary, 'beacon')
+            // comes-on-unasked
+            ->output('moor', 'slip-node', 'Mooring light', OutputKind::Relay, 'slip-relays', 'IN8', '12 V lamp', ['settings' => ['silenceMs' => 2_000, 'silenceOn' => true]])
+            ->control('moor-switch', 'slip-hand', 'Mooring switch', ControlKind::Switch)
+            ->route('moor-switch', Action::Follow, 'moor')
             // no-off
             ->control('tar-key', 'slip-hand', 'Tar key')
             ->route('tar-key', Action::On, 'tar')

@@ -82,7 +82,7 @@ final readonly class LoadFaults
             ->join('works-air', 'works-key', Role::Sends, 'works-key-radio')
             ->join('works-air', 'wk-oven', Role::Receives, 'wk-oven-radio')
             // told-once-ends
-            ->change(ThingKind::Output, 'wk-oven-lamp', ['settings' => ['silenceMs' => 650]])
+            ->change(ThingKind::Output, 'wk-oven-lamp', ['settings' => ['silenceMs' => 650, 'silenceOn' => false]])
             ->control('works-on', 'works-key', 'Oven on')
             ->control('works-off', 'works-key', 'Oven off')
             ->route('works-on', Action::On, 'wk-oven-heat')->hop('works-on wk-oven-heat on', 'works-air', 'works-key', 'wk-oven', 1)

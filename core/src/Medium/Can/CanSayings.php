@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Can;
 
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\Hop;
@@ -13,7 +14,7 @@ use Rundfunk\Routes\HandsOutCodes;
 use Rundfunk\Routes\SaysCommands;
 
 /** What goes over a bus for a command: a code of ours between boards of ours, a signal to and from what was bought. */
-final readonly class CanSayings implements HandsOutCodes, SaysCommands, TellsMessagesApart
+final readonly class CanSayings implements CarriesLetGo, HandsOutCodes, SaysCommands, TellsMessagesApart
 {
     public function codes(Plan $plan, Hop $hop): ?CodeRange
     {

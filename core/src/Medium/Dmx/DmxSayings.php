@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Dmx;
 
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\SaysAgain;
 use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Plan\Action;
@@ -14,7 +15,7 @@ use Rundfunk\Routes\Fades;
 use Rundfunk\Routes\SaysCommands;
 
 /** What goes over a universe for a command: nothing but the value of a slot. */
-final readonly class DmxSayings implements Fades, SaysAgain, SaysCommands, TellsMessagesApart
+final readonly class DmxSayings implements CarriesLetGo, Fades, SaysAgain, SaysCommands, TellsMessagesApart
 {
     public function mark(Plan $plan, Hop $hop): string
     {

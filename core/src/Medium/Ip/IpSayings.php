@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Ip;
 
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Routes\SaysCommands;
 
 /** What goes over the link for a command. */
-final readonly class IpSayings implements SaysCommands, TellsMessagesApart
+final readonly class IpSayings implements CarriesLetGo, SaysCommands, TellsMessagesApart
 {
     public function saying(Plan $plan, Hop $hop): string
     {

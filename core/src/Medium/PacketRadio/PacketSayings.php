@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\PacketRadio;
 
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Plan;
@@ -11,7 +12,7 @@ use Rundfunk\Routes\CodeRange;
 use Rundfunk\Routes\HandsOutCodes;
 
 /** What goes over the link for a command. */
-final readonly class PacketSayings implements HandsOutCodes, TellsMessagesApart
+final readonly class PacketSayings implements CarriesLetGo, HandsOutCodes, TellsMessagesApart
 {
     /** 0x00 and 0xFF are left out, for they are what blank memory and a dead line read as. Common practice. */
     public function codes(Plan $plan, Hop $hop): CodeRange

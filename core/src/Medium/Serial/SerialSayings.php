@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
+use Rundfunk\Behaviour\CarriesLetGo;
 use Rundfunk\Behaviour\SaysWhoIsGone;
 use Rundfunk\Behaviour\TellsMessagesApart;
 use Rundfunk\Medium\Serial\Bought\BoughtSayings;
@@ -15,7 +16,7 @@ use Rundfunk\Routes\HandsOutCodes;
 use Rundfunk\Routes\SaysCommands;
 
 /** What goes over the line for a command. */
-final readonly class SerialSayings implements HandsOutCodes, SaysCommands, SaysWhoIsGone, TellsMessagesApart
+final readonly class SerialSayings implements CarriesLetGo, HandsOutCodes, SaysCommands, SaysWhoIsGone, TellsMessagesApart
 {
     /** 0 says nothing and 255 begins anew, see {@see SerialFrame}. */
     public function codes(Plan $plan, Hop $hop): ?CodeRange
