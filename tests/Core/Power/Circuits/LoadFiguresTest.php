@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
@@ -80,7 +81,15 @@ final class LoadFiguresTest extends CoreTestCase
     #[DataProvider('cases')]
     public function test_the_figures_and_what_is_offered(string $rule, Closure $plan, array $expected): void
     {
-        $found = self::found($plan(self::sketch())->plan(), $rule);
+        $plan = $plan(self::sketch())->plan();
+        $found = self::found($plan, $rule);
         self::assertEquals($expected, array_map(static fn (Finding $finding): array => [$finding->numbers, $finding->fix?->label], $found));
+        foreach ($found as $finding) {
+            if ($finding->fix !== null) {
+                $mended = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations)->plan;
+                self::assertSame([], self::found($mended, $rule), 'what is offered mends it');
+                self::assertSame([], array_filter(self::checker()->check($mended)->all(), static fn (Finding $one): bool => in_array($one->rule(), ['fuse-misplaced', 'fuse-above-contact', 'fuse-in-neutral'], true) && self::found($plan, $one->rule()) === []), 'and breaks nothing else');
+            }
+        }
     }
 }
