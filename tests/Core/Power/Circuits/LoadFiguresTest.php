@@ -71,6 +71,13 @@ final class LoadFiguresTest extends CoreTestCase
         yield 'kept every eleven' => ['restore-wears', $timer(11, '8bit-5v-20io'), []];
         yield 'kept every hundred minutes in program memory' => ['restore-wears', $timer(100, 'wifi-3v3-11io'), [[['writes_per_day' => 14.4, 'days' => 694.4], 'Off at start']]];
         yield 'kept every hundred and ten' => ['restore-wears', $timer(110, 'wifi-3v3-11io'), []];
+        $pulses = static fn (int $min): Closure => static fn (Sketch $s): Sketch => $timer(10_080, '8bit-5v-20io')($s)->control('p', 'n', 'Other', ControlKind::Timer, settings: ['everyMin' => $min])->route('p', Action::Pulse, 'o', 1_000);
+        yield 'a pulse is on and off again' => ['restore-wears', $pulses(20), [[['writes_per_day' => 144.14, 'days' => 693.8], 'Off at start']]];
+        $daily = static fn (Action $action): Closure => static fn (Sketch $s): Sketch => $timer(10, '8bit-5v-20io')($s)->control('d', 'n', 'Daily', ControlKind::Timer, settings: ['at' => '06:30'])->route('d', $action, 'o', $action === Action::Pulse ? 1_000 : null);
+        yield 'once a day besides' => ['restore-wears', $daily(Action::On), [[['writes_per_day' => 145.0, 'days' => 689.7], 'Off at start']]];
+        yield 'a pulse a day besides' => ['restore-wears', $daily(Action::Pulse), [[['writes_per_day' => 146.0, 'days' => 684.9], 'Off at start']]];
+        yield 'a timer that never comes, besides' => ['restore-wears', static fn (Sketch $s): Sketch => $timer(10, '8bit-5v-20io')($s)->control('d', 'n', 'Never', ControlKind::Timer)->route('d', Action::On, 'o'), [[['writes_per_day' => 144.0, 'days' => 694.4], 'Off at start']]];
+        yield 'what people press nobody counts' => ['restore-wears', static fn (Sketch $s): Sketch => $timer(10, '8bit-5v-20io')($s)->module('keys', 'n', 'button-pad-2', 'Keys')->control('k', 'n', 'Key')->route('k', Action::Pulse, 'o', 1_000), [[['writes_per_day' => 144.0, 'days' => 694.4], 'Off at start']]];
         yield 'not kept at all' => ['restore-wears', $timer(1, '8bit-5v-20io', 'off'), []];
     }
 
