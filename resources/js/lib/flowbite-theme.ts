@@ -6,7 +6,7 @@ const field =
 
 export const flowbiteTheme: ThemeConfig = {
     button: {
-        base: 'h-[31px] rounded-[4px] px-3 py-0.5 text-[15px] font-medium leading-snug shadow-none focus:ring-2 focus-within:ring-2',
+        base: 'min-h-[31px] rounded-[4px] px-3 py-0.5 text-[15px] font-medium leading-snug shadow-none focus:ring-2 focus-within:ring-2',
     },
     input: { input: field },
     select: { select: `${field} pr-7` },
