@@ -75,19 +75,49 @@ test('a pad that says something else is described by its report, and tried by ha
     await expect(page.getByText('not taken')).toBeVisible();
     await page.getByRole('button', { name: 'back to 4' }).click();
     await page.getByRole('button', { name: 'Close' }).click();
-    // One after the other: of two removals at once the second can be lost on a slow machine, which is not mended yet.
     await keys.getByRole('button', { name: 'Remove Select' }).click();
-    await expect(keys.getByRole('row')).toHaveCount(16);
-    await expect(page.getByText(/^saved · version/)).toBeVisible();
     await keys.getByRole('button', { name: 'Remove Left stick' }).click();
     await expect(keys.getByRole('row')).toHaveCount(15);
-    await expect(page.getByText(/^saved · version/)).toBeVisible();
     // A name that is typed, and a button that is pressed at once: two changes of one description, and both hold.
     await keys.getByLabel('Name of key 14').fill('Dig');
     await keys.getByRole('button', { name: 'Add a key' }).click();
     await expect(keys.getByLabel('Name of key 15')).toHaveValue('Key 15');
     await expect(keys.getByLabel('Name of key 14')).toHaveValue('Dig');
-    await expect(page.getByText(/^saved · version/)).toBeVisible();
-    await page.reload();
     await expect(keys.getByLabel('Name of key 1', { exact: true })).toHaveValue('Right stick');
+});
+
+test('a row that moves up under a pressed button is not taken away in the place of another', async ({ page }) => {
+    await register(page);
+    await page.getByLabel('New plan').fill('Pads');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('link', { name: 'Own parts' }).click();
+    await page
+        .getByLabel('Copy a module')
+        .selectOption({ label: 'wireless pad with its receiver, 16 keys, two sticks' });
+    const keys = page.getByRole('region', { name: 'Keys of the report' });
+    await expect(keys.getByRole('row')).toHaveCount(17);
+
+    // The answer to the first removal comes while the button of the next row is held down.
+    let answer = (): void => undefined;
+    await page.route('**/operations', async (route) => {
+        await new Promise<void>((go) => (answer = go));
+        await route.continue();
+    });
+    const asked = page.waitForRequest('**/operations');
+    await keys.getByRole('button', { name: 'Remove Select' }).click();
+    await asked;
+    await keys.getByRole('button', { name: 'Remove Left stick' }).hover();
+    await page.mouse.down();
+    answer();
+    await expect(keys.getByRole('row')).toHaveCount(16);
+    await page.unroute('**/operations');
+    await page.mouse.up();
+    // What is typed into a row stays that row's, though one before it goes meanwhile.
+    await expect(keys.getByLabel('Name of key 2', { exact: true })).toHaveValue('Right stick');
+    await keys.getByLabel('Name of key 2', { exact: true }).fill('Throttle');
+    await keys.getByRole('button', { name: 'Remove Left stick' }).click();
+    await expect(keys.getByRole('row')).toHaveCount(15);
+    await expect(keys.getByLabel('Name of key 1', { exact: true })).toHaveValue('Throttle');
+    await page.reload();
+    await expect(keys.getByLabel('Name of key 1', { exact: true })).toHaveValue('Throttle');
 });

@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../lib/api';
+    import { rowKeys } from '../lib/row-keys';
     import { hex, typed, typedHex } from '../lib/typed';
     import { change, remove, workspace } from '../lib/workspace.svelte';
     import CheckField from '../widgets/CheckField.svelte';
@@ -11,6 +12,8 @@
     /** What an end of a bus sends under one identifier: edited field by field, signal by signal. */
     let { message, ends }: { message: Schemas['BusMessage']; ends: Schemas['CanEndFigures'][] } = $props();
     type Signal = Schemas['BusMessage']['signals'][number];
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(message.signals));
 
     function put(what: string, values: Partial<Schemas['BusMessage']>): void {
         void workspace.edit(`${what} of ${message.name}`, change('busMessage', message.id, values));
@@ -95,7 +98,7 @@
         >
     </div>
     {#if message.evidence}<p class="text-soft mt-1">Found: {message.evidence}</p>{/if}
-    {#each message.signals as signal, at (at)}
+    {#each message.signals as signal, at (keys[at])}
         <div
             class="border-rule mt-2 flex flex-wrap items-end gap-x-2 gap-y-1 border-t pt-2"
             role="group"

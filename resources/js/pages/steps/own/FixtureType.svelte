@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../../lib/api';
+    import { rowKeys } from '../../../lib/row-keys';
     import { typed } from '../../../lib/typed';
     import { change, workspace } from '../../../lib/workspace.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -12,9 +13,14 @@
     type Mode = Schemas['FixtureType']['modes'][number];
     type Slot = Mode['slots'][number];
 
-    let chosen = $state(0);
-    const at = $derived(Math.min(chosen, type.modes.length - 1));
+    const modeKeysOf = rowKeys();
+    const modeKeys = $derived(modeKeysOf(type.modes));
+    /** Which is open, by its key, for others may come and go before it: the first, until one is chosen. */
+    let chosen = $state<number | 'first' | 'last'>('first');
+    const at = $derived(chosen === 'last' ? type.modes.length - 1 : Math.max(0, modeKeys.indexOf(Number(chosen))));
     const mode = $derived(type.modes[at]);
+    const slotKeysOf = rowKeys();
+    const slotKeys = $derived(slotKeysOf(mode?.slots ?? []));
     const kinds = [
         { value: 'dimmer', name: 'brightness' },
         { value: 'shutter', name: 'shutter, strobe' },
@@ -45,7 +51,7 @@
 
     function addMode(): void {
         put('Modes', { modes: [...type.modes, { name: `Mode ${type.modes.length + 1}`, slots: [] }] });
-        chosen = type.modes.length;
+        chosen = 'last';
     }
     const figure = (value: number | null | undefined): string =>
         value === null || value === undefined ? '' : String(value);
@@ -103,14 +109,14 @@
     />
 </section>
 <div class="mt-3 flex flex-wrap items-center gap-2" role="group" aria-label="Modes">
-    {#each type.modes as one, index (index)}
+    {#each type.modes as one, index (modeKeys[index])}
         <button
             type="button"
             aria-pressed={index === at}
             class="rounded-[4px] border px-2.5 py-0.5 {index === at
                 ? 'bg-tint border-accent font-medium'
                 : 'border-rule'}"
-            onclick={() => (chosen = index)}>{one.name}</button
+            onclick={() => (chosen = modeKeys[index] ?? 'first')}>{one.name}</button
         >
     {/each}
     <Button color="alternative" onclick={addMode}>Add a mode</Button>
@@ -147,7 +153,7 @@
                     ></thead
                 >
                 <tbody>
-                    {#each mode.slots as slot, index (index)}
+                    {#each mode.slots as slot, index (slotKeys[index])}
                         <tr>
                             <td
                                 ><TextField

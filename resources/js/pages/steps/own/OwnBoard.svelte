@@ -2,6 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Catalogue, Schemas } from '../../../lib/api';
     import { described, type Path } from '../../../lib/described';
+    import { rowKeys } from '../../../lib/row-keys';
     import { typed } from '../../../lib/typed';
     import { change, workspace } from '../../../lib/workspace.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -13,6 +14,8 @@
     let { own, catalogue }: { own: Schemas['OwnBoard']; catalogue: Catalogue } = $props();
     type Description = NonNullable<Schemas['OwnBoard']['description']>;
     const description = $derived(own.description as Description | null);
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(description?.pins ?? []));
     const copied = $derived(catalogue.boards.find((one) => one.key === own.copyOf));
 
     /** What plain pins can do. Lines of buses are typed, for there are as many as the board has buses. */
@@ -220,7 +223,7 @@
                 ></thead
             >
             <tbody>
-                {#each description.pins as pin, at (at)}
+                {#each description.pins as pin, at (keys[at])}
                     <tr>
                         <td
                             ><TextField

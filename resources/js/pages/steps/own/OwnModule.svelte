@@ -2,6 +2,7 @@
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Catalogue, Schemas } from '../../../lib/api';
     import { described, type Path } from '../../../lib/described';
+    import { rowKeys } from '../../../lib/row-keys';
     import { change, workspace } from '../../../lib/workspace.svelte';
     import CheckField from '../../../widgets/CheckField.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -14,6 +15,8 @@
     type Description = NonNullable<Schemas['OwnModule']['description']>;
     type Terminal = Description['terminals'][number];
     const description = $derived(own.description as Description | null);
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(description?.terminals ?? []));
     const copied = $derived(catalogue.modules.find((one) => one.key === own.copyOf));
     const fed = $derived(description?.supplyTerminals.some((one) => one.goes === 'supply') === true);
 
@@ -181,7 +184,7 @@
                 ></thead
             >
             <tbody>
-                {#each description.terminals as terminal, at (at)}
+                {#each description.terminals as terminal, at (keys[at])}
                     <tr>
                         <td
                             ><TextField

@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../../lib/api';
+    import { rowKeys } from '../../../lib/row-keys';
     import { view } from '../../../lib/shown.svelte';
     import { typed } from '../../../lib/typed';
     import { change, workspace } from '../../../lib/workspace.svelte';
@@ -17,9 +18,12 @@
 
     const shown = view('protocol', () => protocol.id);
     const words = $derived(protocol.form === 'words');
-    let chosen = $state(0);
-    const item = $derived(protocol.items[Math.min(chosen, protocol.items.length - 1)]);
-    const at = $derived(item === undefined ? -1 : protocol.items.indexOf(item));
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(protocol.items));
+    /** Which is open, by its key, for others may come and go before it: the first, until one is chosen. */
+    let chosen = $state<number | 'first' | 'last'>('first');
+    const at = $derived(chosen === 'last' ? protocol.items.length - 1 : Math.max(0, keys.indexOf(Number(chosen))));
+    const item = $derived(protocol.items[at]);
     const kinds = [
         { value: 'does', name: 'function: it is told' },
         { value: 'answers', name: 'reading: it is asked' },
@@ -48,7 +52,7 @@
                 { name: `Function ${number}`, kind: 'does', code, word: words ? `F${number}` : '' },
             ],
         });
-        chosen = protocol.items.length;
+        chosen = 'last';
     }
 
     const frames = (index: number): Schemas['ProtocolItemShown'] | undefined => shown.now?.items[index];
@@ -114,7 +118,7 @@
             ></thead
         >
         <tbody>
-            {#each protocol.items as one, index (index)}
+            {#each protocol.items as one, index (keys[index])}
                 {@const frame = frames(index)}
                 <tr class={index === at ? 'bg-tint' : ''}>
                     <td
@@ -161,7 +165,7 @@
                             class="quiet-link text-[14px]"
                             aria-pressed={index === at}
                             aria-label="Values of {one.name}"
-                            onclick={() => (chosen = index)}>Values</button
+                            onclick={() => (chosen = keys[index] ?? 'first')}>Values</button
                         >
                         <RemoveButton
                             what="Remove {one.name}"

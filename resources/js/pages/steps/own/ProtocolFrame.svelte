@@ -1,6 +1,7 @@
 <script lang="ts">
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../../lib/api';
+    import { rowKeys } from '../../../lib/row-keys';
     import { typed } from '../../../lib/typed';
     import CheckField from '../../../widgets/CheckField.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -17,6 +18,8 @@
 
     const words = $derived(protocol.form === 'words');
     const parts = $derived(protocol.parts);
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(parts));
     const kinds = [
         { value: 'fixed', name: 'always the same' },
         { value: 'id', name: 'the id of the device' },
@@ -73,7 +76,7 @@
                     ></thead
                 >
                 <tbody>
-                    {#each parts as part, at (at)}
+                    {#each parts as part, at (keys[at])}
                         <tr>
                             <td
                                 ><SelectField

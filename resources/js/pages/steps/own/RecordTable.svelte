@@ -1,5 +1,6 @@
 <script lang="ts" generics="T extends object">
     import Button from 'flowbite-svelte/Button.svelte';
+    import { rowKeys } from '../../../lib/row-keys';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import TextField from '../../../widgets/TextField.svelte';
 
@@ -28,6 +29,8 @@
         onremove: (left: T[]) => void;
     }
     let { title, region, rows, columns, least = 0, named, add, onset, onadd, onremove }: Props = $props();
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(rows));
 </script>
 
 <section class="sheet mt-3" aria-label={region}>
@@ -41,7 +44,7 @@
             ></thead
         >
         <tbody>
-            {#each rows as row, at (at)}
+            {#each rows as row, at (keys[at])}
                 <tr>
                     {#each columns as { field, mono, spoken, shown, typed } (field)}
                         <td

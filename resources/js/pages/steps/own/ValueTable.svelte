@@ -2,6 +2,7 @@
     import type { Snippet } from 'svelte';
     import Button from 'flowbite-svelte/Button.svelte';
     import type { Schemas } from '../../../lib/api';
+    import { rowKeys } from '../../../lib/row-keys';
     import { typed } from '../../../lib/typed';
     import CheckField from '../../../widgets/CheckField.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
@@ -22,6 +23,8 @@
         children?: Snippet;
     }
     let { title, of, words, given, isAnswer, values, onput, children }: Props = $props();
+    const keysOf = rowKeys();
+    const keys = $derived(keysOf(values));
 
     const kinds = $derived([
         ...(given
@@ -72,7 +75,7 @@
 <div class="mt-2 flex flex-wrap items-end gap-x-3 gap-y-1" role="group" aria-label="{title}: {of}">
     <h3 class="text-soft w-full text-[14px] font-normal">{title}</h3>
     {@render children?.()}
-    {#each values as one, at (at)}
+    {#each values as one, at (keys[at])}
         {@const name = one.name || `value ${at + 1}`}
         {@const kind = kindOf(one)}
         <div class="flex w-full flex-wrap items-end gap-x-2 gap-y-1">
