@@ -100,12 +100,6 @@ final readonly class CFeatures
         return $does->drives !== [] || $does->tells !== [];
     }
 
-    /** That it holds nothing is told again too. */
-    public static function saysBoth(Does $does): bool
-    {
-        return array_filter($does->tells, static fn (Tell $tell): bool => $tell->both === true) !== [];
-    }
-
     /** A message to an output which goes off, or comes on, when it is unheard of. */
     public static function feeds(NodeTables $tables, Drive $drive): bool
     {

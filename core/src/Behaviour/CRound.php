@@ -169,7 +169,7 @@ final readonly class CRound
         ];
         if ($repeats && $tells !== []) {
             $held = "me->contacts[{$index}].held";
-            $asked = CFeatures::saysBoth($contact->does) ? "({$held} || me->contacts[{$index}].level != NODE_UNKNOWN)" : $held;
+            $asked = $contact->does->saysBoth() ? "({$held} || me->contacts[{$index}].level != NODE_UNKNOWN)" : $held;
             $lines = [...$lines, "    if ({$asked} && node_since(me, me->contacts[{$index}].told) >= {$contact->repeatMs}UL) {", "        me->contacts[{$index}].told = now_ms;", ...$this->sayAgain($contact->does, $held), '    }'];
         }
 
@@ -201,7 +201,7 @@ final readonly class CRound
 
         if ($again) {
             $held = "me->gauge_{$index}_state == 1";
-            $asked = CFeatures::saysBoth($gauge->does) ? "me->gauge_{$index}_state != 2" : $held;
+            $asked = $gauge->does->saysBoth() ? "me->gauge_{$index}_state != 2" : $held;
             $lines = [...$lines, "    if ({$asked} && node_since(me, me->gauge_{$index}_again) >= {$gauge->repeatMs}UL) {", "        me->gauge_{$index}_again = now_ms;", ...$this->sayAgain($gauge->does, $held), '    }'];
         }
 
@@ -215,7 +215,7 @@ final readonly class CRound
     private function sayAgain(Does $does, string $held): array
     {
         $lines = [];
-        $both = CFeatures::saysBoth($does);
+        $both = $does->saysBoth();
         foreach ($does->tells as $tell) {
             if (! $tell->action->holds()) {
                 continue;

@@ -20,6 +20,12 @@ final readonly class Does
     ) {
     }
 
+    /** That it holds nothing is told again too, to some at least. */
+    public function saysBoth(): bool
+    {
+        return array_filter($this->tells, static fn (Tell $tell): bool => $tell->both === true) !== [];
+    }
+
     /** What says how something stands, so that to say it again changes nothing. */
     public function lasting(): self
     {

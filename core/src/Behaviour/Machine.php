@@ -248,9 +248,7 @@ final class Machine
         $at = &$this->state->outputs[$drive->output];
         $off = $this->tables->outputs[$drive->output]->off;
         $standing = $this->arbiters[$drive->output]->hear($at['standing'], new Ask($drive->master, $drive->action, $drive->byHand, $drive->value ?? $value), $turn);
-        if (! $this->stand($drive->output, $standing, $at['standing'])) {
-            return;
-        }
+        $this->stand($drive->output, $standing, $at['standing']);
         if (! $drive->action->holds() && $this->tables->outputs[$drive->output]->comesOn !== true) {
             $at['fed'] = false;
         }
@@ -261,18 +259,12 @@ final class Machine
         }
     }
 
-    /**
-     * Puts an output to how it is to stand; or, where one of those that it must never be on with is on, to how it stands if nobody asks.
-     *
-     * @return bool whether it came to that
-     */
-    private function stand(int $output, Standing $asked, Standing $otherwise): bool
+    /** Puts an output to how it is to stand; or, where one of those that it must never be on with is on, to how it stands if nobody asks. */
+    private function stand(int $output, Standing $asked, Standing $otherwise): void
     {
         $off = $this->tables->outputs[$output]->off;
         $may = $asked->value === $off || $otherwise->value !== $off || ! $this->isBarred($output);
         $this->state->outputs[$output]['standing'] = $may ? $asked : $otherwise;
-
-        return $may;
     }
 
     /** What came on because nobody said anything goes off first, and then where it is told to. */
@@ -338,7 +330,7 @@ final class Machine
                 $this->does($contact->does, $raw === 1 ? Turn::Worked : Turn::LetGo, 0, $found);
             }
         }
-        if ($contact->repeatMs > 0 && ($at['held'] || ($at['level'] !== State::UNKNOWN && CFeatures::saysBoth($contact->does))) && $this->since($at['told']) >= $contact->repeatMs) {
+        if ($contact->repeatMs > 0 && ($at['held'] || ($at['level'] !== State::UNKNOWN && $contact->does->saysBoth())) && $this->since($at['told']) >= $contact->repeatMs) {
             $at['told'] = $this->now;
             $this->sayAgain($contact->does, $at['held']);
         }
@@ -362,7 +354,7 @@ final class Machine
             $at['told'] = $this->now;
             $this->sayValue($gauge->does, $value);
         }
-        if ($gauge->repeatMs > 0 && ($at['state'] === 1 || ($at['state'] === 0 && CFeatures::saysBoth($gauge->does))) && $this->since($at['again']) >= $gauge->repeatMs) {
+        if ($gauge->repeatMs > 0 && ($at['state'] === 1 || ($at['state'] === 0 && $gauge->does->saysBoth())) && $this->since($at['again']) >= $gauge->repeatMs) {
             $at['again'] = $this->now;
             $this->sayAgain($gauge->does, $at['state'] === 1);
         }

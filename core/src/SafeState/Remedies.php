@@ -147,7 +147,7 @@ final readonly class Remedies
                 continue;
             }
             $repeatMs = Watched::toldEveryMs($look, $route, $control);
-            if (! Watched::carriesLetGo($look, $route) || ($repeatMs === 0 && ! Watched::canRepeat($control))) {
+            if (! Watched::carriesLetGo($look, $route, $control) || ($repeatMs === 0 && ! Watched::canRepeat($control))) {
                 continue;
             }
             if ($repeatMs === 0) {

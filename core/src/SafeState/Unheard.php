@@ -80,12 +80,14 @@ final readonly class Unheard
 
     private function through(Route $route, Output $output): LinkLoss
     {
+        $control = $this->look->plan->control($route->controlId);
+        $fetched = Silence::isFetched($this->look, $control, $output);
+
         return match (true) {
-            // From whom it may hear nothing for long while all is well.
-            $output->comesOnUnheard() => LinkLoss::GoesOn,
+            $output->comesOnUnheard() && ! $fetched => LinkLoss::GoesOn,
             $route->action === Action::Off, $route->action === Action::Pulse => LinkLoss::GoesOff,
             $route->action === Action::Set && $route->value !== null && $route->value === Range::of($output)->off => LinkLoss::GoesOff,
-            Silence::isFetched($this->look, $this->look->plan->control($route->controlId), $output) => Silence::isNoticed($this->look, $this->look->plan->control($route->controlId), $output) ? LinkLoss::GoesOff : LinkLoss::Held,
+            $fetched => Silence::isNoticed($this->look, $control, $output) ? LinkLoss::GoesOff : LinkLoss::Held,
             Watched::canBe($output) && $output->setting('silenceMs') > 0 => LinkLoss::GoesOff,
             default => LinkLoss::Held,
         };

@@ -94,6 +94,19 @@ final class BehaviourRulesTest extends CoreTestCase
         yield 'off is told once' => ['comes-on-unasked', static fn () => $held([], $on + ['silenceMs' => 400], hazards: []), ['Winch comes on though nothing is lost']];
         yield 'on is told and off never' => ['comes-on-unasked', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 400], Action::On, []), ['Winch comes on though nothing is lost']];
         yield 'on when unheard of, and never unheard of' => ['comes-on-unasked', static fn () => $held([], $on, hazards: []), []];
+        yield 'a reading says its value as often as it is read' => ['comes-on-unasked', static fn () => self::pairOf()->control('r', 'hand', 'Warm', ControlKind::Reading, settings: ['threshold' => 1.0, 'repeatMs' => 1_000])
+            ->output('fan', 'far', 'Fan', OutputKind::Pwm, more: ['settings' => $on + ['silenceMs' => 5_000]])->route('r', Action::Set, 'fan'), ['Fan comes on though nothing is lost']];
+        yield 'a reading beyond its threshold is said either way' => ['comes-on-unasked', static fn () => self::pairOf()->control('r', 'hand', 'Warm', ControlKind::Reading, settings: ['threshold' => 1.0, 'repeatMs' => 1_000])
+            ->output('fan', 'far', 'Fan', more: ['settings' => $on + ['silenceMs' => 5_000]])->route('r', Action::Follow, 'fan'), []];
+        yield 'nobody elsewhere works it' => ['comes-on-unasked', static fn () => self::node()->control('k', 'n', 'Key')->output('fan', 'n', 'Fan', more: ['settings' => $on + ['silenceMs' => 400]])->route('k', Action::Momentary, 'fan'), []];
+        yield 'a winch that comes on' => ['comes-on-dangerously', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 400]), ['Winch comes on when nobody is heard']];
+        yield 'a lock that anybody opens with a jammer' => ['comes-on-dangerously', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 400], hazards: ['access']), ['Winch comes on when nobody is heard']];
+        yield 'a winch that goes off' => ['comes-on-dangerously', static fn () => $held(['repeatMs' => 100], ['silenceMs' => 400]), []];
+        yield 'a lamp that comes on' => ['comes-on-dangerously', static fn () => $held(['repeatMs' => 100], $on + ['silenceMs' => 400], hazards: []), []];
+        $said = static fn (string $safe): Sketch => self::pairOf()->control('k', 'hand', 'Key', settings: ['repeatMs' => 100])->output('m', 'far', 'Hoist', OutputKind::Motor, more: ['hazards' => ['lift'], 'safe' => $safe, 'settings' => $on + ['silenceMs' => 400]])->route('k', Action::Momentary, 'm');
+        yield 'must be off, and no level of a pin says whether' => ['comes-on-dangerously', static fn () => $said('off'), ['Hoist comes on when nobody is heard']];
+        yield 'its owner says that it must be on' => ['comes-on-dangerously', static fn () => $said('on'), []];
+        yield 'its owner says that either is well' => ['comes-on-dangerously', static fn () => $said('any'), []];
         yield 'what comes on is not what goes off' => ['silence-unfed', static fn () => $held([], $on + ['silenceMs' => 400], hazards: []), []];
         yield 'nor too soon' => ['silence-too-short', static fn () => $held(['repeatMs' => 200], $on + ['silenceMs' => 399], hazards: []), []];
         yield 'nor by itself' => ['told-once-ends', static fn () => $held([], $on + ['silenceMs' => 400], Action::On, []), []];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Behaviour\Rule;
 
+use Rundfunk\Behaviour\Silence;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -24,12 +25,18 @@ final readonly class ComesOnUnasked implements OutputRule
         }
         $silence = $output->setting('silenceMs');
         $soonest = 0;
+        $told = false;
         foreach ($look->plan->routesTo($output) as $route) {
             $control = $look->plan->control($route->controlId);
-            $every = $control->nodeId !== $output->nodeId && Watched::carriesLetGo($look, $route) ? Watched::toldEveryMs($look, $route, $control) : 0;
+            if ($control->nodeId === $output->nodeId || Silence::isFetched($look, $control, $output)) {
+                continue;
+            }
+            $told = true;
+            $every = Watched::carriesLetGo($look, $route, $control) ? Watched::toldEveryMs($look, $route, $control) : 0;
             $soonest = $every > 0 && ($soonest === 0 || $every < $soonest) ? $every : $soonest;
         }
-        if ($soonest > 0 && $silence >= 2 * $soonest) {
+        // What nobody tells from elsewhere, nobody's silence puts on.
+        if (! $told || ($soonest > 0 && $silence >= 2 * $soonest)) {
             return [];
         }
         $wait = min(3_600_000, 3 * $soonest + 50);

@@ -35,16 +35,20 @@ final readonly class Watched
         return ($last === null ? null : $look->media->offering(SaysAgain::class, $look->plan->link($last->linkId)->medium)?->everyMs()) ?? self::repeatMs($control);
     }
 
-    /** That it is not held gets there too, over every link on the way. */
-    public static function carriesLetGo(Look $look, Route $route): bool
+    /** What the control has to say is said again whether it holds or not, and gets there over every link on the way. */
+    public static function carriesLetGo(Look $look, Route $route, Control $control): bool
     {
+        // A reading says its value as often as it is read, not as often as it says that it holds.
+        if (! $route->action->holds() && ($control->kind !== ControlKind::Axis || ! $route->holdsToControl())) {
+            return false;
+        }
         foreach ($look->plan->hopsOf($route) as $hop) {
             if ($look->media->offering(CarriesLetGo::class, $look->plan->link($hop->linkId)->medium) === null) {
                 return false;
             }
         }
 
-        return $route->holdsToControl();
+        return true;
     }
 
     /** @return int 0 for once */

@@ -55,6 +55,9 @@ final readonly class BehaviourFaults
             ->output('moor', 'slip-node', 'Mooring light', OutputKind::Relay, 'slip-relays', 'IN8', '12 V lamp', ['settings' => ['silenceMs' => 2_000, 'silenceOn' => true]])
             ->control('moor-switch', 'slip-hand', 'Mooring switch', ControlKind::Switch)
             ->route('moor-switch', Action::Follow, 'moor')
+            // comes-on-dangerously
+            ->output('sluice', 'slip-node', 'Sluice', OutputKind::Relay, load: '12 V sluice drive', more: ['hazards' => ['flow'], 'settings' => ['silenceMs' => 2_000, 'silenceOn' => true]])
+            ->route('horn-key', Action::Momentary, 'sluice')
             // no-off
             ->control('tar-key', 'slip-hand', 'Tar key')
             ->route('tar-key', Action::On, 'tar')

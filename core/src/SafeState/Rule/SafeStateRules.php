@@ -13,6 +13,7 @@ final readonly class SafeStateRules
     public static function all(): array
     {
         return [
+            new ComesOnDangerously,
             new SafeStateUnsaid,
             new UnsafeAtStart,
             new UnsafeWhenBack,
