@@ -207,6 +207,29 @@ test.describe('refusals', () => {
         expect(await page.getByRole('textbox', { name: /^Name of the place/ }).count()).toBe(places + 1);
     });
 
+    test('what is being typed stays when the answer to something else comes', async ({ page }) => {
+        await register(page);
+        const address = await open(page, 'linden-hollow');
+        await page.goto(`/${address}/own`);
+        await page.getByRole('button', { name: 'Describe a fixture' }).click();
+        await saved(page, 2);
+        let answer = (): void => undefined;
+        await page.route('**/operations', async (route) => {
+            await new Promise<void>((go) => (answer = go));
+            await route.continue();
+        });
+        const asked = page.waitForRequest('**/operations');
+        await page.getByLabel('Without data').selectOption({ label: 'goes dark' });
+        await asked;
+        await page.getByLabel('Name of slot 1').fill('Red');
+        answer();
+        await saved(page, 3);
+        await expect(page.getByLabel('Name of slot 1')).toHaveValue('Red');
+        await page.unroute('**/operations');
+        await page.keyboard.press('Tab');
+        await expect(page.getByLabel('What Red is for')).toBeVisible();
+    });
+
     test('what two do to one plan is kept of both, and each sees the other', async ({ page, context }) => {
         await register(page);
         const address = await open(page, 'linden-hollow');

@@ -1,5 +1,7 @@
 <script lang="ts">
     import Select from 'flowbite-svelte/Select.svelte';
+    import { tick } from 'svelte';
+    import { workspace } from '../lib/workspace.svelte';
 
     interface Props {
         label: string;
@@ -33,7 +35,9 @@
     /** A browser measures every choice whenever it lays the page out; of more than these, only the chosen one is there until someone comes to choose. */
     const FEW = 200;
     let visited = $state(false);
-    const offered = $derived(visited || items.length <= FEW ? items : items.filter((item) => item.value === value));
+    const offered = $derived(
+        visited || items.length <= FEW ? items : items.filter((item) => item.value === (draft ?? value)),
+    );
 
     /** Arrow keys and letters go through the choices one by one: what they pass is looked at, and not chosen. */
     let leafing = false;
@@ -41,14 +45,31 @@
     /** A key that changes what is shown does so at once; a list that it opened takes a person longer. */
     const AT_ONCE = 100;
 
-    function commit(select: HTMLSelectElement): void {
+    /** What is shown and not kept yet, for it is looked at or on its way: it stays when the answer to another edit of the same thing comes. */
+    let draft = $state<string | null>(null);
+
+    function takeBack(select: HTMLSelectElement): void {
         leafing = false;
+        draft = null;
+        select.value = value;
+    }
+
+    async function commit(select: HTMLSelectElement): Promise<void> {
         const chosen = select.value;
-        if (adds) {
-            select.value = value;
+        if (adds || chosen === value) {
+            takeBack(select);
+        } else {
+            leafing = false;
+            draft = chosen;
         }
-        if (chosen !== value) {
-            onsave(chosen);
+        if (chosen === value) {
+            return;
+        }
+        onsave(chosen);
+        await workspace.settled();
+        await tick();
+        if (draft === chosen && !leafing) {
+            draft = null;
         }
     }
 
@@ -56,19 +77,21 @@
         const select = event.currentTarget as HTMLSelectElement;
         if (event.key === 'Enter' && leafing) {
             event.preventDefault();
-            commit(select);
+            void commit(select);
         } else if (event.key === 'Escape' && leafing) {
-            leafing = false;
-            select.value = value;
+            takeBack(select);
         } else if (event.key !== 'Tab' && event.key !== 'Enter') {
             keyedAt = event.timeStamp;
         }
     }
 
     function picked(event: Event): void {
+        const select = event.currentTarget as HTMLSelectElement;
         leafing = event.timeStamp - keyedAt < AT_ONCE;
-        if (!leafing) {
-            commit(event.currentTarget as HTMLSelectElement);
+        if (leafing) {
+            draft = select.value;
+        } else {
+            void commit(select);
         }
     }
 
@@ -77,10 +100,9 @@
         const select = event.currentTarget as HTMLSelectElement;
         keyedAt = -Infinity;
         if (leafing && adds) {
-            leafing = false;
-            select.value = value;
+            takeBack(select);
         } else if (leafing) {
-            commit(select);
+            void commit(select);
         }
     }
 </script>
@@ -89,7 +111,7 @@
     <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
     <Select
         {id}
-        {value}
+        value={draft ?? value}
         aria-label={spoken}
         size="sm"
         {disabled}
@@ -100,7 +122,7 @@
         onfocus={() => (visited = true)}
     >
         {#if empty !== undefined}<option value="">{empty}</option>{/if}
-        {#each offered as item (item.value)}<option value={item.value} selected={item.value === value}
+        {#each offered as item (item.value)}<option value={item.value} selected={item.value === (draft ?? value)}
                 >{item.name}</option
             >{/each}
     </Select>

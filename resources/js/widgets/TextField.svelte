@@ -29,29 +29,44 @@
     const id = $props.id();
 
     let refused = $state(false);
+    /** What was typed and is not kept yet: it stays as it is when the answer to another edit of the same thing comes. */
+    let draft = $state<string | null>(null);
 
     async function save(event: Event): Promise<void> {
-        const input = event.currentTarget as HTMLInputElement;
-        const given = input.value.trim();
+        const typed = (event.currentTarget as HTMLInputElement).value;
+        const given = typed.trim();
         refused = false;
         if (given === value) {
+            draft = null;
             return;
         }
+        draft = typed;
         onsave(given);
         await workspace.settled();
         await tick();
+        if (draft !== typed) {
+            return;
+        }
         // What is there now is what was there before: it was not taken, or means the same.
-        if (given !== value && input.isConnected && input.value.trim() === given) {
-            refused = workspace.refusal !== null;
-            input.value = refused ? given : value;
+        refused = given !== value && workspace.refusal !== null;
+        draft = refused ? typed : null;
+    }
+
+    function type(event: Event): void {
+        draft = (event.currentTarget as HTMLInputElement).value;
+    }
+
+    /** Typed, and typed back again: no browser calls that a change. */
+    function left(): void {
+        if (draft?.trim() === value) {
+            draft = null;
         }
     }
 
     function putBack(): void {
-        const input = document.getElementById(id) as HTMLInputElement;
-        input.value = value;
+        draft = null;
         refused = false;
-        input.focus();
+        document.getElementById(id)?.focus();
     }
 </script>
 
@@ -59,14 +74,16 @@
     <label for={id} class={quiet ? 'sr-only' : 'text-soft block text-[14px]'}>{label}</label>
     <Input
         {id}
-        {value}
+        value={draft ?? value}
         aria-label={spoken}
         {placeholder}
         size="sm"
         class="{mono ? 'mono !text-[12.5px]' : ''} {refused ? '!border-danger' : ''}"
         aria-invalid={refused ? 'true' : undefined}
         aria-describedby={refused ? `${id}-refused` : undefined}
+        oninput={type}
         onchange={save}
+        onblur={left}
     />
     {#if refused}
         <p id="{id}-refused" class="text-danger text-[13px] whitespace-nowrap">

@@ -87,6 +87,35 @@ test('a value that was taken is not marked', async () => {
     expect(field.value).toBe('90');
 });
 
+test('what is typed or looked at stays when its thing is answered anew, and goes when it is as before', async () => {
+    const { rerender } = render(TextField, { label: 'Channel', value: '76', onsave });
+    const field = screen.getByLabelText<HTMLInputElement>('Channel');
+    await fireEvent.input(field, { target: { value: '9' } });
+    await rerender({ value: '77' });
+    expect(field.value).toBe('9');
+    await fireEvent.input(field, { target: { value: '77' } });
+    await fireEvent.blur(field);
+    await rerender({ value: '78' });
+    expect(field.value).toBe('78');
+    cleanup();
+
+    const other = render(SelectField, { label: 'Board', value: 'a', items, onsave });
+    const list = screen.getByLabelText<HTMLSelectElement>('Board');
+    await arrow(list, 'c');
+    await other.rerender({ value: 'b' });
+    expect(list.value).toBe('c');
+    onsave.mockClear();
+    await fireEvent.blur(list);
+    expect(onsave.mock.calls).toEqual([['c']]);
+});
+
+test('a choice that was refused is not shown as if it were kept', async () => {
+    const field = select();
+    onsave.mockImplementationOnce(() => (workspace.refusal = 'does not fit'));
+    await fireEvent.change(field, { target: { value: 'b' } });
+    await vi.waitFor(() => expect(field.value).toBe('a'));
+});
+
 test('after a removal the next Enter removes nothing', async () => {
     const main = document.createElement('main');
     document.body.append(main);
