@@ -7,10 +7,9 @@ namespace Tests\Client;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
-use Rundfunk\Demo\FaultyOnPurpose;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Medium\Ip\ThingDescription;
 use Rundfunk\Shipped;
+use Tests\Demos;
 
 /** Thing Descriptions against the published JSON Schema of W3C's Thing Description 1.1, as the npm package wot-thing-description-types carries it. */
 final class ThingDescriptionTest extends TestCase
@@ -22,7 +21,7 @@ final class ThingDescriptionTest extends TestCase
         $schema = (string) file_get_contents(dirname(__DIR__, 2).self::SCHEMA);
         $knowledge = Shipped::knowledge();
         $things = 0;
-        foreach ([LindenHollow::plan(Shipped::assigner()), Shipped::assigner()->assign(FaultyOnPurpose::plan(Shipped::assigner()))->plan] as $plan) {
+        foreach ([Demos::lindenHollow(), Shipped::assigner()->assign(Demos::faultyOnPurpose())->plan] as $plan) {
             foreach ($plan->linksOver('ip') as $link) {
                 foreach ($plan->endpointsOn($link) as $endpoint) {
                     $text = ThingDescription::of($plan, $link, $plan->node($endpoint->nodeId));
@@ -39,7 +38,7 @@ final class ThingDescriptionTest extends TestCase
     {
         $schema = (string) file_get_contents(dirname(__DIR__, 2).self::SCHEMA);
         $knowledge = Shipped::knowledge();
-        $plan = LindenHollow::plan(Shipped::assigner());
+        $plan = Demos::lindenHollow();
         $link = $plan->linksOver('ip')[0];
         $thing = json_decode(ThingDescription::of($plan, $link, $plan->node($plan->endpointsOn($link)[0]->nodeId)), true, 32, JSON_THROW_ON_ERROR);
         self::assertIsArray($thing);

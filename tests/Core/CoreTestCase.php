@@ -8,9 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Rundfunk\Assign\Assigner;
 use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
-use Rundfunk\Demo\FaultyOnPurpose;
 use Rundfunk\Demo\FedFrom;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
@@ -21,6 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Thing;
 use Rundfunk\Shipped;
+use Tests\Demos;
 
 /** What the tests of the core share. No framework is started. */
 abstract class CoreTestCase extends TestCase
@@ -44,16 +43,12 @@ abstract class CoreTestCase extends TestCase
 
     protected static function linden(): Plan
     {
-        static $plan = null;
-
-        return $plan ??= LindenHollow::plan(self::assigner());
+        return Demos::lindenHollow();
     }
 
     protected static function faulty(): Plan
     {
-        static $plan = null;
-
-        return $plan ??= FaultyOnPurpose::plan(self::assigner());
+        return Demos::faultyOnPurpose();
     }
 
     /** @param  list<int>  $busyWifi */

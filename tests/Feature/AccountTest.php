@@ -16,9 +16,8 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Testing\TestResponse;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 use ZipArchive;
 
 /** Accounts with sessions as they are kept: in the database, a row for each browser. */
@@ -125,7 +124,7 @@ final class AccountTest extends FeatureTestCase
         self::assertStringNotContainsString($this->ann->password, (string) json_encode($account));
         self::assertSame((string) $this->as($home)->get("/api/plans/{$plan->id}/file")->getContent(), $file);
         self::assertSame([$account, $file], $this->archive($home));
-        $this->as($home)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'Renamed'))->assertOk();
+        $this->as($home)->edit($plan, 1, self::rename(Demos::lindenHollow()->nodes()[0]->id, 'Renamed'))->assertOk();
         [, $file] = $this->archive($home);
         self::assertStringContainsString('"Renamed"', $file);
         self::assertSame((string) $this->as($home)->get("/api/plans/{$plan->id}/file")->getContent(), $file);
@@ -156,7 +155,7 @@ final class AccountTest extends FeatureTestCase
         $his = $this->linden($bob);
         PlanMember::put($his->id, $this->ann, Access::Editor);
         $home = $this->signIn('Home browser');
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $node = Demos::lindenHollow()->nodes()[0]->id;
         $this->as($home)->edit($his, 1, self::rename($node, 'Hers'))->assertOk();
 
         $this->ask($home, 'DELETE', '/api/account', current: 'wrong')->assertJsonValidationErrorFor('current');

@@ -10,8 +10,7 @@ use App\Plans\Access;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
+use Tests\Demos;
 
 /** Every address of the interface, drawn from the routes, asked by everyone there can be. */
 final class AuthorisationTest extends FeatureTestCase
@@ -52,10 +51,10 @@ final class AuthorisationTest extends FeatureTestCase
     private function ask(string $address, PlanRecord $plan): int
     {
         [$method, $uri] = explode(' ', $address);
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $node = Demos::lindenHollow()->nodes()[0]->id;
         // Undo and redo need something to take back: an edit first, whatever comes of it.
         $body = ['version' => PlanRecord::withTrashed()->findOrFail($plan->id)->version, 'label' => '', 'operations' => [self::rename($node, 'Mine')], 'views' => []];
-        $link = LindenHollow::plan(app(Assigner::class))->links()[0]->id;
+        $link = Demos::lindenHollow()->links()[0]->id;
         $path = '/'.str_replace(['{plan}', '{node}', '{link}', '{artefact}', '{view}', '{name}', '{session}'], [$plan->id, $node, $link, 'x', 'line-map', 'x', 'x'], $uri);
 
         return $this->json($method, $path, $method === 'GET' ? [] : $body)->getStatusCode();
@@ -139,7 +138,7 @@ final class AuthorisationTest extends FeatureTestCase
         $this->assertCommand(1, ['plan' => $plan->id, 'email' => 'nobody@linden-hollow.example', 'access' => 'viewer']);
         $this->assertCommand(1, ['plan' => $plan->id, 'email' => $eve->email, 'access' => 'boss']);
         $this->assertCommand(0, ['plan' => $plan->id, 'email' => $eve->email, 'access' => 'owner']);
-        $this->actingAs($ann)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        $this->actingAs($ann)->edit($plan, 1, self::rename(Demos::lindenHollow()->nodes()[0]->id, 'x'))->assertOk();
         $this->deleteJson("/api/plans/{$plan->id}")->assertForbidden();
         $this->actingAs($eve)->deleteJson("/api/plans/{$plan->id}")->assertOk();
     }
@@ -149,7 +148,7 @@ final class AuthorisationTest extends FeatureTestCase
         $plan = $this->linden(self::user());
         $eve = self::user('Eve');
         PlanMember::put($plan->id, $eve, Access::Editor);
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $node = Demos::lindenHollow()->nodes()[0]->id;
         $this->actingAs($eve)->edit($plan, 1, self::rename($node, 'Hers'))->assertOk();
         PlanMember::put($plan->id, $eve, Access::Viewer);
         $this->edit($plan, 2, self::rename($node, 'Hers again'))->assertForbidden();

@@ -11,10 +11,9 @@ use App\Plans\PlanStore;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Format\PlanWriter;
 use Symfony\Component\Process\Process;
+use Tests\Demos;
 
 /** Copies of the database, made while it is in use, and brought back into an empty server. */
 final class BackupTest extends FrameworkTestCase
@@ -65,7 +64,7 @@ final class BackupTest extends FrameworkTestCase
         Artisan::call('migrate', ['--force' => true]);
         $ann = User::query()->create(['name' => 'Ånn "quoted" \\ ☂', 'email' => 'ann@linden-hollow.example', 'password' => 'x']);
 
-        return app(PlanStore::class)->create($ann, LindenHollow::plan(app(Assigner::class)));
+        return app(PlanStore::class)->create($ann, Demos::lindenHollow());
     }
 
     private static function file(PlanRecord $record): string

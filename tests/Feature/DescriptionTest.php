@@ -9,12 +9,10 @@ use App\OpenApi\Description;
 use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\FaultyOnPurpose;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Thing;
 use Rundfunk\View\Views;
+use Tests\Demos;
 
 /** The published description of the interface against the routes and the answers. */
 final class DescriptionTest extends FeatureTestCase
@@ -43,7 +41,7 @@ final class DescriptionTest extends FeatureTestCase
         $user = self::user();
         $plan = $this->faulty($user);
         $this->actingAs($user);
-        $node = FaultyOnPurpose::plan(app(Assigner::class))->nodes()[1]->id;
+        $node = Demos::faultyOnPurpose()->nodes()[1]->id;
         foreach ([
             '/api/session' => 'Session', '/api/plans' => 'PlanList', '/api/catalogue' => 'Catalogue', '/api/calculators' => 'Calculators', "/api/plans/{$plan->id}" => 'Workspace',
             "/api/plans/{$plan->id}/assignment" => 'Assignment', "/api/plans/{$plan->id}/history" => 'History', "/api/plans/{$plan->id}/nodes/{$node}/sheet" => 'NodeSheet',
@@ -58,15 +56,17 @@ final class DescriptionTest extends FeatureTestCase
     public function test_what_views_show_obeys_their_description(): void
     {
         $components = Components::of(app(Knowledge::class)->media, app(Views::class));
-        foreach ([LindenHollow::plan(app(Assigner::class)), FaultyOnPurpose::plan(app(Assigner::class))] as $plan) {
+        foreach ([Demos::lindenHollow(), Demos::faultyOnPurpose()] as $plan) {
             foreach (app(Views::class)->all() as $view) {
-                $schema = json_encode([...$components['Views']['properties'][$view->key()], 'components' => ['schemas' => $components]], JSON_THROW_ON_ERROR);
+                // Read once for all that is shown: to read it takes longer than to hold something against it.
+                $validator = new Validator;
+                $schema = $validator->loader()->loadObjectSchema(json_decode(json_encode([...$components['Views']['properties'][$view->key()], 'components' => ['schemas' => $components]], JSON_THROW_ON_ERROR)));
                 $owner = $view->owner();
                 $of = $owner === null ? [] : array_map(static fn (Thing $thing): string => $thing->id(), $plan->of($owner));
                 $shown = array_filter(array_column(app(Views::class)->show($view->key(), $of, $plan), 'shows'));
                 self::assertNotSame([], $shown, $view->key());
                 foreach ($shown as $one) {
-                    $result = (new Validator)->validate(json_decode(json_encode($one, JSON_THROW_ON_ERROR)), $schema);
+                    $result = $validator->validate(json_decode(json_encode($one, JSON_THROW_ON_ERROR)), $schema);
                     self::assertTrue($result->isValid(), $view->key().' '.json_encode($result->error() === null ? null : (new ErrorFormatter)->format($result->error())));
                 }
             }

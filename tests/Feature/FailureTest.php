@@ -10,13 +10,12 @@ use Illuminate\Cache\ArrayStore;
 use Illuminate\Cache\Repository;
 use Illuminate\Contracts\Cache\Repository as RepositoryContract;
 use Illuminate\Support\Facades\Log;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\PlanProperties;
 use Rundfunk\Plan\ThingKind;
+use Tests\Demos;
 
 /** What fails is told as what it is. */
 final class FailureTest extends FeatureTestCase
@@ -42,7 +41,7 @@ final class FailureTest extends FeatureTestCase
     {
         $user = self::user();
         $plan = $this->linden($user);
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $node = Demos::lindenHollow()->nodes()[0]->id;
         // Whatever is written to this device is answered as on a full disk: full(4).
         config(['logging.default' => 'stack', 'logging.channels.stack.channels' => ['single'], 'logging.channels.single.path' => '/dev/full']);
         Log::forgetChannel('stack');

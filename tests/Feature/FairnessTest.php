@@ -11,10 +11,9 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use RuntimeException;
 use Symfony\Component\ErrorHandler\Error\FatalError;
+use Tests\Demos;
 
 /** Nobody takes so much of the server that others wait. */
 final class FairnessTest extends FeatureTestCase
@@ -56,7 +55,7 @@ final class FairnessTest extends FeatureTestCase
         $this->actingAs($ann);
         $this->getJson("/api/plans/{$plan->id}/assignment")->assertStatus(503)->assertHeader('Retry-After', '1')->assertHeader('X-Turn', 'taken');
         $this->getJson("/api/plans/{$plan->id}")->assertOk();
-        $this->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        $this->edit($plan, 1, self::rename(Demos::lindenHollow()->nodes()[0]->id, 'x'))->assertOk();
         $held[0]?->giveBack();
         $this->getJson("/api/plans/{$plan->id}/assignment")->assertOk();
         $this->getJson("/api/plans/{$plan->id}/assignment")->assertOk();
@@ -118,7 +117,7 @@ final class FairnessTest extends FeatureTestCase
     {
         $before = ini_get('max_execution_time');
         $ann = self::user();
-        $this->actingAs($ann)->edit($this->linden($ann), 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        $this->actingAs($ann)->edit($this->linden($ann), 1, self::rename(Demos::lindenHollow()->nodes()[0]->id, 'x'))->assertOk();
         self::assertSame($before, ini_get('max_execution_time'));
     }
 
@@ -137,7 +136,7 @@ final class FairnessTest extends FeatureTestCase
         $plan = $this->linden($ann);
         file_put_contents($this->folder, 'a file where the folder would be');
         Cache::shouldReceive('driver', 'store', 'get', 'put', 'add', 'increment', 'has')->andThrow(new RuntimeException('No space left on device'));
-        $this->actingAs($ann)->edit($plan, 1, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[0]->id, 'x'))->assertOk();
+        $this->actingAs($ann)->edit($plan, 1, self::rename(Demos::lindenHollow()->nodes()[0]->id, 'x'))->assertOk();
         unlink($this->folder);
     }
 

@@ -13,10 +13,8 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Testing\TestResponse;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\FaultyOnPurpose;
-use Rundfunk\Demo\LindenHollow;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 
 /** Tests of the application over its JSON interface, with the real database. */
 abstract class FeatureTestCase extends FrameworkTestCase
@@ -42,12 +40,12 @@ abstract class FeatureTestCase extends FrameworkTestCase
 
     protected function linden(User $user): PlanRecord
     {
-        return app(PlanStore::class)->create($user, LindenHollow::plan(app(Assigner::class)));
+        return app(PlanStore::class)->create($user, Demos::lindenHollow());
     }
 
     protected function faulty(User $user): PlanRecord
     {
-        return app(PlanStore::class)->create($user, FaultyOnPurpose::plan(app(Assigner::class)));
+        return app(PlanStore::class)->create($user, Demos::faultyOnPurpose());
     }
 
     /**

@@ -6,10 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\PlanRecord;
 use Illuminate\Testing\TestResponse;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Link;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 use ZipArchive;
 
 /** Recordings of a bus and descriptions of one are read and not kept. */
@@ -114,6 +113,6 @@ final class HearTest extends FeatureTestCase
 
     private static function called(string $name): string
     {
-        return array_values(array_filter(LindenHollow::plan(app(Assigner::class))->links(), static fn (Link $link): bool => $link->name === $name))[0]->id;
+        return array_values(array_filter(Demos::lindenHollow()->links(), static fn (Link $link): bool => $link->name === $name))[0]->id;
     }
 }

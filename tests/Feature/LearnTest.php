@@ -6,10 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\PlanRecord;
 use Illuminate\Testing\TestResponse;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 
 final class LearnTest extends FeatureTestCase
 {
@@ -47,7 +46,7 @@ final class LearnTest extends FeatureTestCase
      */
     private function learn(PlanRecord $plan, array $lesson): TestResponse
     {
-        $remote = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === 'Heater remote'))[0];
+        $remote = array_values(array_filter(Demos::lindenHollow()->nodes(), static fn (Node $node): bool => $node->name === 'Heater remote'))[0];
 
         return $this->postJson("/api/plans/{$plan->id}/nodes/{$remote->id}/learn", $lesson);
     }

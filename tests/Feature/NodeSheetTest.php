@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
+use Tests\Demos;
 
 final class NodeSheetTest extends FeatureTestCase
 {
@@ -13,7 +12,7 @@ final class NodeSheetTest extends FeatureTestCase
     {
         $user = self::user();
         $plan = $this->linden($user);
-        $node = LindenHollow::plan(app(Assigner::class))->nodes()[2]->id;
+        $node = Demos::lindenHollow()->nodes()[2]->id;
         $sheet = $this->actingAs($user)->getJson("/api/plans/{$plan->id}/nodes/{$node}/sheet")->assertOk();
         $header = $this
             ->get("/api/plans/{$plan->id}/nodes/{$node}/header")
@@ -30,7 +29,7 @@ final class NodeSheetTest extends FeatureTestCase
         $user = self::user();
         $record = $this->linden($user);
         $fetched = [];
-        foreach (LindenHollow::plan(app(Assigner::class))->nodes() as $node) {
+        foreach (Demos::lindenHollow()->nodes() as $node) {
             $sheet = $this->actingAs($user)->getJson("/api/plans/{$record->id}/nodes/{$node->id}/sheet")->assertOk();
             foreach ((array) $sheet->json('artefacts') as $artefact) {
                 self::assertIsArray($artefact);
@@ -43,7 +42,7 @@ final class NodeSheetTest extends FeatureTestCase
             }
         }
         self::assertGreaterThan(5, count($fetched));
-        $this->getJson("/api/plans/{$record->id}/nodes/".LindenHollow::plan(app(Assigner::class))->nodes()[0]->id.'/artefacts/nothing')->assertNotFound();
+        $this->getJson("/api/plans/{$record->id}/nodes/".Demos::lindenHollow()->nodes()[0]->id.'/artefacts/nothing')->assertNotFound();
     }
 
     public function test_the_catalogue_offers_every_board_and_module(): void

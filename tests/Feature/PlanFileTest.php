@@ -10,12 +10,11 @@ use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Format\PlanReader;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Knowledge;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 
 final class PlanFileTest extends FeatureTestCase
 {
@@ -71,7 +70,7 @@ final class PlanFileTest extends FeatureTestCase
     #[DataProvider('bad')]
     public function test_a_bad_file_is_refused_whole(Closure $spoil, string $place): void
     {
-        $file = (new PlanWriter)->write(LindenHollow::plan(app(Assigner::class)));
+        $file = (new PlanWriter)->write(Demos::lindenHollow());
         $this->actingAs(self::user());
         $problem = $this->import($spoil($file))->assertUnprocessable()->json('problems.0.place');
         self::assertStringStartsWith($place, $problem);

@@ -10,11 +10,10 @@ use Closure;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Ties;
 use Rundfunk\Shape\Bond;
+use Tests\Demos;
 
 /** What an edit writes, and what the database itself sees to. */
 final class PlanStoreTest extends FeatureTestCase
@@ -118,7 +117,7 @@ final class PlanStoreTest extends FeatureTestCase
     {
         $user = self::user();
         $one = $this->linden($user);
-        $other = app(PlanStore::class)->create($user, LindenHollow::plan(app(Assigner::class)));
+        $other = app(PlanStore::class)->create($user, Demos::lindenHollow());
         $this->actingAs($user);
         $node = self::document($this->getJson("/api/plans/{$one->id}"))['nodes'][0]['id'];
         $this->edit($one, 1, ['op' => 'remove', 'kind' => 'node', 'id' => $node])->assertOk();

@@ -9,12 +9,10 @@ use App\Models\PlanRecord;
 use App\Plans\PlanStore;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\FaultyOnPurpose;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Format\PlanWriter;
 use Rundfunk\Plan\ThingKind;
 use Symfony\Component\Process\Process;
+use Tests\Demos;
 
 final class PlanTest extends FeatureTestCase
 {
@@ -63,7 +61,7 @@ final class PlanTest extends FeatureTestCase
     public function test_storing_and_loading_changes_nothing(): void
     {
         $user = self::user();
-        foreach ([[LindenHollow::plan(app(Assigner::class)), $this->linden($user)], [FaultyOnPurpose::plan(app(Assigner::class)), $this->faulty($user)]] as [$plan, $record]) {
+        foreach ([[Demos::lindenHollow(), $this->linden($user)], [Demos::faultyOnPurpose(), $this->faulty($user)]] as [$plan, $record]) {
             self::assertSame((new PlanWriter)->write($plan), (new PlanWriter)->write(app(PlanStore::class)->load($record)->plan));
         }
     }

@@ -11,8 +11,7 @@ use App\Models\PlanRecord;
 use App\Plans\Retention;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
+use Tests\Demos;
 
 /** What is kept no longer, and that nobody is told less than all for it. */
 final class RetentionTest extends FeatureTestCase
@@ -26,7 +25,7 @@ final class RetentionTest extends FeatureTestCase
         parent::setUp();
         $ann = self::user();
         $this->plan = $this->linden($ann);
-        $this->node = LindenHollow::plan(app(Assigner::class))->nodes()[0]->id;
+        $this->node = Demos::lindenHollow()->nodes()[0]->id;
         $this->actingAs($ann);
     }
 
@@ -55,7 +54,7 @@ final class RetentionTest extends FeatureTestCase
         $changes = "/api/plans/{$this->plan->id}/changes?since=";
         self::assertSame(0, $this->getJson($changes.'2')->assertOk()->json('from'));
         self::assertSame(3, $this->getJson($changes.'3')->assertOk()->json('from'));
-        $this->edit($this->plan, 2, self::rename(LindenHollow::plan(app(Assigner::class))->nodes()[1]->id, 'Late'))->assertConflict()->assertJsonPath('version', 5);
+        $this->edit($this->plan, 2, self::rename(Demos::lindenHollow()->nodes()[1]->id, 'Late'))->assertConflict()->assertJsonPath('version', 5);
         $this->edit($this->plan, 5, self::rename($this->node, 'On time'))->assertOk();
     }
 

@@ -7,10 +7,9 @@ namespace Tests\Feature;
 use App\Models\PlanRecord;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rundfunk\Assign\Assigner;
-use Rundfunk\Demo\LindenHollow;
 use Rundfunk\Plan\Node;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Demos;
 
 final class SetTest extends FeatureTestCase
 {
@@ -61,7 +60,7 @@ final class SetTest extends FeatureTestCase
      */
     private function layOut(PlanRecord $plan, string $name, array $order): TestResponse
     {
-        $node = array_values(array_filter(LindenHollow::plan(app(Assigner::class))->nodes(), static fn (Node $node): bool => $node->name === $name))[0];
+        $node = array_values(array_filter(Demos::lindenHollow()->nodes(), static fn (Node $node): bool => $node->name === $name))[0];
 
         return $this->postJson("/api/plans/{$plan->id}/nodes/{$node->id}/set", $order);
     }

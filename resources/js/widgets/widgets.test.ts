@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Finding, Schemas } from '../lib/api';
+import { fieldLabelled } from '../test-queries';
 import PinButton from './PinButton.svelte';
 import SelectField from './SelectField.svelte';
 import SettingInput from './SettingInput.svelte';
@@ -54,15 +55,15 @@ test('a select field offers nothing only where it may be empty', async () => {
 
 test('of a great many choices only the chosen one is there until someone comes to choose', async () => {
     const onsave = vi.fn();
-    const items = Array.from({ length: 5_000 }, (_, at) => ({ value: `v${at}`, name: `Route ${at}` }));
+    const items = Array.from({ length: 1_000 }, (_, at) => ({ value: `v${at}`, name: `Route ${at}` }));
     render(SelectField, { label: 'Trace a route', value: 'v7', items, empty: 'none', onsave });
-    const select = screen.getByLabelText<HTMLSelectElement>('Trace a route');
+    const select = fieldLabelled<HTMLSelectElement>('Trace a route');
     expect([...select.options].map((one) => one.text)).toEqual(['none', 'Route 7']);
     await fireEvent.focus(select);
-    expect(select.options).toHaveLength(5_001);
+    expect(select.options).toHaveLength(1_001);
     expect(select.value).toBe('v7');
-    await fireEvent.change(select, { target: { value: 'v4999' } });
-    expect(onsave).toHaveBeenCalledExactlyOnceWith('v4999');
+    await fireEvent.change(select, { target: { value: 'v999' } });
+    expect(onsave).toHaveBeenCalledExactlyOnceWith('v999');
 });
 
 test('a setting goes to the core as a number when it is one, as nothing when cleared, and as typed when it is neither', async () => {

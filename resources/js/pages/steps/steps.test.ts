@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type Catalogue, type PlanDocument } from '../../lib/api';
@@ -6,6 +6,7 @@ import type { Workspace } from '../../lib/tables';
 import { PlanIndex } from '../../lib/plan-index';
 import { shown } from '../../lib/shown.svelte';
 import { workspace } from '../../lib/workspace.svelte';
+import { allOfRole, fieldLabelled } from '../../test-queries';
 import type { StepProps } from '../steps';
 import Findings from './Findings.svelte';
 import LineMap from './LineMap.svelte';
@@ -103,16 +104,19 @@ afterEach(cleanup);
 test('the switch table has a row a control and a column an output', () => {
     render(Routes, props());
     const grid = screen.getByRole('grid', { name: 'Switch table' });
-    expect(within(grid).getAllByRole('gridcell')).toHaveLength(document.controls.length * document.outputs.length);
-    expect(within(grid).getByRole('gridcell', { name: 'Pocket A Key 2, Bench Fan: toggle' })).toBeTruthy();
+    const cells = allOfRole('gridcell', grid);
+    expect(cells).toHaveLength(document.controls.length * document.outputs.length);
+    expect(
+        cells.filter((cell) => cell.getAttribute('aria-label') === 'Pocket A Key 2, Bench Fan: toggle'),
+    ).toHaveLength(1);
 });
 
 test('exactly one cell can be reached with the tabulator', async () => {
     render(Routes, props());
-    const cells = screen.getAllByRole('gridcell');
+    const cells = allOfRole('gridcell');
     expect(cells.filter((cell) => cell.tabIndex === 0)).toHaveLength(1);
     await fireEvent.keyDown(screen.getByRole('grid'), { key: 'ArrowDown' });
-    const after = screen.getAllByRole('gridcell').filter((cell) => cell.tabIndex === 0);
+    const after = allOfRole('gridcell').filter((cell) => cell.tabIndex === 0);
     expect(after).toHaveLength(1);
     expect(after[0]?.getAttribute('aria-label')).toContain('Pocket A Key 2, Pocket A Sent');
 });
@@ -122,7 +126,7 @@ test('the arrows stop at the edges', async () => {
     const grid = screen.getByRole('grid');
     await fireEvent.keyDown(grid, { key: 'ArrowUp' });
     await fireEvent.keyDown(grid, { key: 'ArrowLeft' });
-    const chosen = screen.getAllByRole('gridcell').find((cell) => cell.tabIndex === 0);
+    const chosen = allOfRole('gridcell').find((cell) => cell.tabIndex === 0);
     expect(chosen?.getAttribute('aria-label')).toContain('Pocket A Key 1, Pocket A Sent');
 });
 
@@ -232,7 +236,7 @@ test.each([
     const { rerender } = render(Nodes, { ...props(), item: first?.id ?? '' });
     expect(into).not.toHaveBeenCalled();
     await rerender({ item: second?.id ?? '' });
-    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe(second?.name);
+    expect(fieldLabelled('Name').value).toBe(second?.name);
     expect(into).toHaveBeenCalledTimes(times);
     place.mockRestore();
 });
