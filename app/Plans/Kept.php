@@ -120,7 +120,7 @@ final readonly class Kept
         }
     }
 
-    private static function packed(mixed $value): string
+    public static function packed(mixed $value): string
     {
         return igbinary_serialize($value) ?? throw new LogicException('What is kept can be packed.');
     }
@@ -130,6 +130,17 @@ final readonly class Kept
         $value = igbinary_unserialize($packed);
 
         return $value === false ? null : $value;
+    }
+
+    /** @return list<mixed> what was packed as a list */
+    public static function unpackedList(string $packed): array
+    {
+        $list = self::unpacked($packed);
+        if (! is_array($list)) {
+            throw new LogicException('What was kept whole can be unpacked part by part.');
+        }
+
+        return array_values($list);
     }
 
     private static function whole(string $planId, string $what): string

@@ -19,6 +19,7 @@ use Rundfunk\Check\Findings;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Format\SettingShapes;
 use Rundfunk\Knowledge;
+use Rundfunk\Plan\Columns;
 use Rundfunk\Plan\Endpoint;
 use Rundfunk\Plan\Link;
 use Rundfunk\Plan\Plan;
@@ -192,7 +193,7 @@ final readonly class PlanStore
                 $things = $edited->plan->things(ThingKind::from($what));
                 $touched = $edited->touched[$what] ?? [];
                 $change = array_map($things->find(...), array_combine($touched, $touched));
-                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, $things->count(), $things->columns(...));
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, $things->count(), static fn (): array => $things->packed(Kept::packed(...)));
             }
         }
     }
@@ -227,11 +228,11 @@ final readonly class PlanStore
         $stamp = $record->stamps[$kind->value] ?? null;
         $kept = $this->kept->take($record->id, $kind->value, $stamp);
         if ($kept !== null && is_array($kept->value)) {
-            /** @var array{ids: list<string>, columns: array<string, list<mixed>>} $columns */
+            /** @var array{ids: list<string>, blocks: array<string, list<string>>} $columns */
             $columns = $kept->value;
             /** @var list<array<string, Thing|null>> $changes */
             $changes = $kept->changes;
-            $things = Things::from($kind->thing(), $columns);
+            $things = Things::from($kind->thing(), new Columns($columns['ids'], $columns['blocks'], Kept::unpackedList(...)));
 
             return $changes === [] ? $things : $things->with(array_merge(...$changes));
         }
@@ -242,7 +243,7 @@ final readonly class PlanStore
         }
         $things = Things::of($kind->thing(), $read);
         if ($stamp !== null) {
-            $this->kept->keep($record->id, $kind->value, $stamp, $things->columns());
+            $this->kept->keep($record->id, $kind->value, $stamp, $things->packed(Kept::packed(...)));
         }
 
         return $things;

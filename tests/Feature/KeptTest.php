@@ -217,7 +217,7 @@ final class KeptTest extends FeatureTestCase
         // What an edition that finds nothing would have left behind, in the place and under the stamp of this one's.
         $other = new Kept(app('cache')->store(), new Edition('another'));
         $other->keep($plan->id, 'findings', $record->stamps['findings'] ?? '', []);
-        $other->keep($plan->id, 'node', $record->stamps['node'] ?? '', Things::of(Node::class, [])->columns());
+        $other->keep($plan->id, 'node', $record->stamps['node'] ?? '', Things::of(Node::class, [])->packed(Kept::packed(...)));
         self::assertSame(['nodes'], self::tablesRead($plan));
         self::assertSame($before, $this->getJson("/api/plans/{$plan->id}")->assertOk()->json('findings'));
         Cache::flush();

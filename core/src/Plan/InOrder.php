@@ -35,4 +35,19 @@ final readonly class InOrder
 
         return $things;
     }
+
+    /**
+     * The same of ids alone, where nothing else of the things is asked for.
+     *
+     * @param  array<string, int>  $orders  the order of each, by id
+     * @return list<string> ids
+     */
+    public static function ids(array $orders): array
+    {
+        $ids = array_keys($orders);
+        $orders = array_values($orders);
+        array_multisort($orders, SORT_ASC, SORT_NUMERIC, $ids, SORT_ASC, SORT_STRING);
+
+        return $ids;
+    }
 }

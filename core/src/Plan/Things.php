@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Plan;
 
+use Closure;
 use Countable;
 use ReflectionMethod;
 use ReflectionParameter;
@@ -16,20 +17,15 @@ use ReflectionParameter;
  */
 final class Things implements Countable
 {
-    /** @var array<string, int>|null places in the columns, by id */
-    private ?array $places = null;
-
     /** @var array<string, T> of the columns: those that were asked for */
     private array $made = [];
 
     /**
      * @param  class-string<T>  $class
-     * @param  list<string>  $ids  of what is in the columns
-     * @param  array<string, list<mixed>>  $columns  by field, in the order in which the class is constructed
      * @param  array<string, T>  $fresh  by id: instead of what is in the columns, or after it
      * @param  array<string, true>  $gone  ids of what is in the columns and no more
      */
-    private function __construct(private readonly string $class, private readonly array $ids, private readonly array $columns, private readonly array $fresh, private readonly array $gone)
+    private function __construct(private readonly string $class, private readonly ?Columns $columns, private readonly array $fresh, private readonly array $gone)
     {
     }
 
@@ -42,31 +38,28 @@ final class Things implements Countable
      */
     public static function of(string $class, array $things): self
     {
-        return new self($class, [], [], $things, []);
+        return new self($class, null, $things, []);
     }
 
     /**
      * @template S of Thing
      *
      * @param  class-string<S>  $class
-     * @param  array{ids: list<string>, columns: array<string, list<mixed>>}  $columns  that {@see columns()} gave
+     * @param  Columns  $columns  of what {@see packed()} gave
      * @return self<S>
      */
-    public static function from(string $class, array $columns): self
+    public static function from(string $class, Columns $columns): self
     {
-        return new self($class, $columns['ids'], $columns['columns'], [], []);
+        return new self($class, $columns, [], []);
     }
 
-    /** @return array{ids: list<string>, columns: array<string, list<mixed>>} all of them, field by field */
-    public function columns(): array
+    /**
+     * @param  Closure(list<mixed>): string  $pack
+     * @return array{ids: list<string>, blocks: array<string, list<string>>} all of them, as {@see Columns} are constructed
+     */
+    public function packed(Closure $pack): array
     {
-        $things = $this->all();
-        $columns = [];
-        foreach (self::fields($this->class) as $field) {
-            $columns[$field] = array_column($things, $field);
-        }
-
-        return ['ids' => array_keys($things), 'columns' => $columns];
+        return Columns::packed($this->all(), self::fields($this->class), $pack);
     }
 
     /**
@@ -75,7 +68,7 @@ final class Things implements Countable
      */
     public function with(array $changes): self
     {
-        $places = $this->places();
+        $places = $this->columns?->places() ?? [];
         $fresh = $this->fresh;
         $gone = $this->gone;
         foreach ($changes as $id => $thing) {
@@ -90,8 +83,7 @@ final class Things implements Countable
                 $gone[$id] = true;
             }
         }
-        $changed = new self($this->class, $this->ids, $this->columns, $fresh, $gone);
-        $changed->places = $places;
+        $changed = new self($this->class, $this->columns, $fresh, $gone);
         $changed->made = $this->made;
 
         return $changed;
@@ -99,7 +91,7 @@ final class Things implements Countable
 
     public function has(string $id): bool
     {
-        return isset($this->fresh[$id]) || (isset($this->places()[$id]) && ! isset($this->gone[$id]));
+        return isset($this->fresh[$id]) || ($this->columns !== null && isset($this->columns->places()[$id]) && ! isset($this->gone[$id]));
     }
 
     /** @return T|null */
@@ -108,21 +100,21 @@ final class Things implements Countable
         if (isset($this->fresh[$id])) {
             return $this->fresh[$id];
         }
-        $place = $this->places()[$id] ?? null;
+        $place = $this->columns?->places()[$id] ?? null;
 
-        return $place === null || isset($this->gone[$id]) ? null : $this->made[$id] ??= $this->make($place);
+        return $this->columns === null || $place === null || isset($this->gone[$id]) ? null : $this->made[$id] ??= new ($this->class)(...$this->columns->row($place));
     }
 
     /** @return array<string, T> by id */
     public function all(): array
     {
-        if ($this->ids === []) {
+        if ($this->columns === null) {
             return $this->fresh;
         }
         $all = [];
-        foreach ($this->ids as $place => $id) {
+        foreach ($this->columns->ids as $place => $id) {
             if (! isset($this->gone[$id])) {
-                $all[$id] = $this->fresh[$id] ?? $this->made[$id] ??= $this->make($place);
+                $all[$id] = $this->fresh[$id] ?? $this->made[$id] ??= new ($this->class)(...$this->columns->row($place));
             }
         }
 
@@ -132,42 +124,30 @@ final class Things implements Countable
     /** @return array<string, mixed> what a field of each holds, by id */
     public function column(string $field): array
     {
-        $column = $this->ids === [] ? [] : array_diff_key(array_combine($this->ids, $this->columns[$field]), $this->gone);
-
         /** @var array<string, mixed> $fresh */
         $fresh = array_column($this->fresh, $field, 'id');
+        if ($this->columns === null) {
+            return $fresh;
+        }
+        $column = $this->columns->of($field);
+        foreach ($this->gone as $id => $is) {
+            unset($column[$id]);
+        }
 
-        return [...$column, ...$fresh];
+        return $fresh === [] ? $column : array_replace($column, $fresh);
     }
 
     public function count(): int
     {
-        return count(array_diff_key($this->places(), $this->gone) + $this->fresh);
-    }
-
-    /** @return array<string, int> */
-    private function places(): array
-    {
-        return $this->places ??= array_flip($this->ids);
-    }
-
-    /** @return T */
-    private function make(int $place): Thing
-    {
-        $values = [];
-        foreach ($this->columns as $column) {
-            $values[] = $column[$place];
-        }
-
-        return new ($this->class)(...$values);
+        return count($this->columns === null ? $this->fresh : array_diff_key($this->columns->places(), $this->gone) + $this->fresh);
     }
 
     /**
      * @param  class-string<Thing>  $class
-     * @return list<string> what it is constructed of, which is all that it holds
+     * @return list<string> what it is constructed of, which is all that it holds; without its id, which comes first
      */
     private static function fields(string $class): array
     {
-        return array_map(static fn (ReflectionParameter $one): string => $one->getName(), (new ReflectionMethod($class, '__construct'))->getParameters());
+        return array_map(static fn (ReflectionParameter $one): string => $one->getName(), array_slice((new ReflectionMethod($class, '__construct'))->getParameters(), 1));
     }
 }

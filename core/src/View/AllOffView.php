@@ -6,7 +6,6 @@ namespace Rundfunk\View;
 
 use Rundfunk\Arbitration\AllOff;
 use Rundfunk\Knowledge;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
 use Rundfunk\View\Shown\AllOffOutputs;
 
@@ -30,6 +29,6 @@ final readonly class AllOffView implements View
 
     public function of(string $of, Plan $plan, Knowledge $knowledge): AllOffOutputs
     {
-        return new AllOffOutputs(array_map(static fn (Output $output): string => $output->id, AllOff::of($plan)));
+        return new AllOffOutputs(AllOff::of($plan));
     }
 }

@@ -8,7 +8,6 @@ use Rundfunk\Arbitration\AllOff;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\Action;
 use Rundfunk\Plan\NodeKind;
-use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Tests\Core\CoreTestCase;
 
@@ -36,6 +35,6 @@ final class AllOffTest extends CoreTestCase
             ->route('key', Action::Set, 'speed', value: 3)
             ->route('key', Action::Set, 'brake', value: 0)
             ->plan();
-        self::assertSame(['Lamp', 'Speed'], array_map(static fn (Output $output): string => $output->name, AllOff::of($plan)));
+        self::assertSame(['Lamp', 'Speed'], array_map(static fn (string $id): string => $plan->output($id)->name, AllOff::of($plan)));
     }
 }

@@ -9,9 +9,11 @@ use ReflectionClass;
 use ReflectionMethod;
 use ReflectionParameter;
 use ReflectionProperty;
+use Rundfunk\Plan\Columns;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\Things;
 use Tests\Core\CoreTestCase;
@@ -57,6 +59,35 @@ final class ThingsTest extends CoreTestCase
         }
     }
 
+    /** A block is read when something in it is asked for, and once: of a thousand things here one, and one field of all. */
+    public function test_of_many_things_only_those_blocks_are_read_that_are_asked_for(): void
+    {
+        $nodes = [];
+        for ($number = 0; $number < 1_000; $number++) {
+            $node = new Node(sprintf('01ARZ3NDEKTSV4RRFFQ69G%04d', $number), "Node {$number}", NodeKind::Controller, order: $number);
+            $nodes[$node->id] = $node;
+        }
+        ['ids' => $ids, 'blocks' => $blocks] = Things::of(Node::class, $nodes)->packed(igbinary_serialize(...));
+        $read = [];
+        $things = Things::from(Node::class, new Columns($ids, $blocks, static function (string $block) use (&$read): array {
+            $read[] = $block;
+
+            return igbinary_unserialize($block);
+        }));
+        self::assertCount(1_000, $things);
+        self::assertSame([], $read);
+        $changed = $things->with([$ids[0] => null]);
+        foreach ([500, 501, 999, 127, 128] as $number) {
+            self::assertEquals($nodes[$ids[$number]], $things->find($ids[$number]));
+        }
+        self::assertEquals($nodes[$ids[500]], $changed->find($ids[500]));
+        self::assertCount(4 * count($blocks), $read);
+        $read = [];
+        self::assertSame(array_map(static fn (Node $node): string => $node->name, array_slice($nodes, 1)), $changed->column('name'));
+        self::assertCount(count($blocks['name']) - 4, $read);
+        self::assertSame($read, array_unique($read));
+    }
+
     public function test_what_is_asked_of_columns_is_felt_to_have_changed(): void
     {
         $plan = self::linden();
@@ -82,7 +113,7 @@ final class ThingsTest extends CoreTestCase
         self::assertEquals($nodes->all(), $back->all());
         self::assertSame(array_keys($nodes->all()), array_keys($back->all()));
         self::assertEquals($plan->all(ThingKind::Node), $nodes->all());
-        self::assertEquals($changed->all(), Things::from(Node::class, $changed->columns())->all());
+        self::assertEquals($changed->all(), self::again($changed, Node::class)->all());
         self::assertNull($back->find('of nothing'));
     }
 
@@ -106,9 +137,23 @@ final class ThingsTest extends CoreTestCase
         self::assertCount($count - 1, $draft->plan()->nodes());
     }
 
-    /** @return Things<\Rundfunk\Plan\Thing> */
+    /** @return Things<Thing> */
     private static function packed(Plan $plan, ThingKind $kind): Things
     {
-        return Things::from($kind->thing(), $plan->things($kind)->columns());
+        return self::again($plan->things($kind), $kind->thing());
+    }
+
+    /**
+     * @template T of Thing
+     *
+     * @param  Things<T>  $things
+     * @param  class-string<T>  $class
+     * @return Things<T>
+     */
+    private static function again(Things $things, string $class): Things
+    {
+        ['ids' => $ids, 'blocks' => $blocks] = $things->packed(igbinary_serialize(...));
+
+        return Things::from($class, new Columns($ids, $blocks, igbinary_unserialize(...)));
     }
 }

@@ -7,6 +7,7 @@ namespace Rundfunk\Behaviour\Rule;
 use Rundfunk\Check\Look;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\ThingKind;
 
 /** Every sequence of a plan, found once a look. */
 final readonly class Sequences
@@ -18,9 +19,14 @@ final readonly class Sequences
 
     public static function in(Look $look): self
     {
-        return $look->once(self::class, static fn (): self => new self(array_map(
-            static fn (Output $output): Sequenced => Sequenced::of($look->plan, $output),
-            array_values(array_filter($look->plan->outputs(), static fn (Output $output): bool => $output->kind === OutputKind::Sequence && $output->stepIds !== [])),
-        )));
+        return $look->once(self::class, static function () use ($look): self {
+            $kinds = $look->plan->things(ThingKind::Output)->column('kind');
+            $sequences = $look->plan->pick(Output::class, array_keys($kinds, OutputKind::Sequence, true));
+
+            return new self(array_map(
+                static fn (Output $output): Sequenced => Sequenced::of($look->plan, $output),
+                array_values(array_filter($sequences, static fn (Output $output): bool => $output->stepIds !== [])),
+            ));
+        });
     }
 }

@@ -10,6 +10,7 @@ use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Hop;
 use Rundfunk\Plan\Link;
+use Rundfunk\Plan\ThingKind;
 
 /** What sticks say again and again while they move, by the link that it goes over: found once a look, for few plans have any and links have thousands of hops. */
 final readonly class Streams
@@ -28,8 +29,9 @@ final readonly class Streams
     private static function of(Look $look): self
     {
         $byLink = [];
-        foreach ($look->plan->controls() as $stick) {
-            foreach ($stick->kind === ControlKind::Axis ? $look->plan->routesFrom($stick) : [] as $route) {
+        $sticks = array_keys($look->plan->things(ThingKind::Control)->column('kind'), ControlKind::Axis, true);
+        foreach ($look->plan->pick(Control::class, $sticks) as $stick) {
+            foreach ($look->plan->routesFrom($stick) as $route) {
                 foreach ($route->action === Action::Set && $route->value === null ? $look->plan->hopsOf($route) : [] as $hop) {
                     $byLink[$hop->linkId][] = ['stick' => $stick, 'hop' => $hop];
                 }
