@@ -14,7 +14,7 @@ const ROUNDS = 9;
 const WARM = 4;
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: [
         '--no-sandbox',
         '--disable-gpu',

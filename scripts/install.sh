@@ -7,7 +7,7 @@ needs_packages() {
     # All of it first: a list that is cut off at what was looked for looks like a failure.
     modules=$(php -m)
     [[ -e /usr/sbin/mariadbd ]] || [[ $1 == core ]] || missing+=(mariadb-server)
-    [[ -e /usr/bin/chromium ]] || [[ $1 != all ]] || missing+=(chromium)
+    [[ -e /usr/bin/chromium-headless-shell ]] || [[ $1 != all ]] || missing+=(chromium-headless-shell)
     command -v pgrep >/dev/null || missing+=(procps)
     grep -qx pdo_mysql <<<"$modules" || missing+=(php8.2-mysql)
     grep -qx mbstring <<<"$modules" || missing+=(php8.2-mbstring)

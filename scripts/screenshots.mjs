@@ -65,7 +65,7 @@ const views = {
     findings: [faulty, 'findings'],
 };
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${address}/#/sign-in`);
 await page.getByLabel(/mail/i).fill('demo@linden-hollow.example');

@@ -71,7 +71,7 @@ export class Household {
 /** A browser whose profile outlives it. */
 export async function browse(profile, base) {
     const context = await chromium.launchPersistentContext(profile, {
-        executablePath: '/usr/bin/chromium',
+        executablePath: '/usr/bin/chromium-headless-shell',
         baseURL: base,
         args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--hide-crash-restore-bubble'],
     });
