@@ -46,6 +46,24 @@ final class SupplyEdgesTest extends CoreTestCase
         }
     }
 
+    public function test_all_that_hangs_on_a_pin_that_is_there_twice_comes_to_the_first(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')
+            ->supply('three', 'n', 'board-3v3', 'Three')->supply('first', 'n', 'board-5v', 'Five')->supply('again', 'n', 'board-5v', 'Five again')
+            ->supply('low', 'n', 'low-drop-3v3', 'Low', 'again')->supply('other', 'n', 'low-drop-3v3', 'Other', 'again');
+        foreach (['a', 'b'] as $key) {
+            $sketch->module($key, 'n', 'relay-bank-1-low', "Relay {$key}", 'again');
+        }
+        $plan = $sketch->plan();
+        [$finding] = self::found($plan, 'rail-twice');
+        $mended = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations ?? [])->plan;
+        $first = $sketch->id('first');
+        self::assertSame([$first, $first], array_map(static fn (string $key): ?string => $mended->module($sketch->id($key))->supplyId, ['a', 'b']));
+        self::assertSame([$first, $first], array_map(static fn (string $key): ?string => $mended->supply($sketch->id($key))->parentId, ['low', 'other']));
+        self::assertSame(['Three', 'Five', 'Low', 'Other'], array_column($mended->suppliesOf($mended->node($sketch->id('n'))), 'name'));
+        self::assertSame([$sketch->id('again')], $finding->about);
+    }
+
     #[Group('timing')]
     public function test_thousands_of_supplies_are_looked_through_in_no_time(): void
     {

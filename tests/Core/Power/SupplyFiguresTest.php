@@ -13,7 +13,7 @@ use Tests\Core\CoreTestCase;
 
 /**
  * The figures that rules about supplies give, and what they offer, at the limits and a hair beyond. By hand, from what the classes say of themselves: a coil takes 80 mA, a
- * small servo 250 and 700 at its peak; a bench supply is within 2 % of what it is set to. Copper: 1/58 Ω mm²/m (IEC 60028). Fuses: 1.25 times the peak, of the preferred
+ * small servo 250 and 700 at its peak; a bench supply is within 2 % of what it is set to. Copper: 0.01724 Ω mm²/m (IEC 60028). Fuses: 1.25 times the peak, of the preferred
  * ratings of IEC 60127; hook-up wire bears 4 A to the square millimetre (common practice).
  */
 final class SupplyFiguresTest extends CoreTestCase
@@ -46,10 +46,18 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'twelve on what somebody measured, just enough' => ['weak-rail', $fed('plug-5v-1a', ['limitMa' => 960], 'relay-bank-1-low', 12), []];
         yield 'and a milliampere less' => ['weak-rail', $fed('plug-5v-1a', ['limitMa' => 959], 'relay-bank-1-low', 12), [[['peak_ma' => 960.0, 'limit_ma' => 959.0], 'Feed Part 0 from 5V pin']]];
 
-        // 0.64 A through 2 · l / A metres to the square millimetre: 22.069 mV each.
+        // 0.64 A through 2 · l / A metres to the square millimetre: 22.067 mV each.
         yield 'eight coils at 2.8 m of 0.25 mm²' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.8, 'cableMm2' => 0.25], 'relay-bank-8-low'), []];
         yield 'at 2.9 m' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.9, 'cableMm2' => 0.25], 'relay-bank-8-low'), [[['drop_v' => 0.256, 'peak_ma' => 640.0], 'Take 0.5 mm²']]];
         yield 'at 5.7 m of 0.25 half a square millimetre is just too thin' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 5.7, 'cableMm2' => 0.25], 'relay-bank-8-low'), [[['drop_v' => 0.503, 'peak_ma' => 640.0], 'Take 0.75 mm²']]];
+        // Of each core so many metres, and a centimetre more: 5 V · 5 % through 22.067 mV.
+        $cores = ['0.14' => 1.58, '0.25' => 2.83, '0.5' => 5.66, '0.75' => 8.49, '1' => 11.32, '1.5' => 16.99, '2.5' => 28.32, '4' => 45.31];
+        foreach ($cores as $core => $metres) {
+            $next = array_keys($cores)[array_search($core, array_keys($cores), true) + 1] ?? null;
+            foreach ([[$metres, $core], [$metres + 0.01, $next]] as [$length, $enough]) {
+                yield "{$length} m of hair" => ['cable-drops', $fed('plug-5v-1a', ['cableM' => $length, 'cableMm2' => 0.1], 'relay-bank-8-low'), [[['drop_v' => round(2 * 0.01724 * $length / 0.1 * 0.64, 3), 'peak_ma' => 640.0], $enough === null ? null : "Take {$enough} mm²"]]];
+            }
+        }
         yield 'a hundred metres are beyond any cord' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 100.0, 'cableMm2' => 1.5], 'relay-bank-8-low'), [[['drop_v' => 1.471, 'peak_ma' => 640.0], null]]];
         yield 'of which the length alone is known' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 100.0], 'relay-bank-8-low'), []];
 
@@ -61,7 +69,7 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'a buck from 5.919 V' => ['regulator-drops-out', $through('buck', 5.919, 'relay-bank-1-low'), []];
         yield 'from 5.91' => ['regulator-drops-out', $through('buck', 5.91, 'relay-bank-1-low'), [[['gets_v' => 5.792, 'needs_v' => 5.8], null]]];
         yield 'a regulator at 24.509 V' => ['regulator-overfed', $through('linear-5v', 24.509, 'relay-bank-1-low'), []];
-        yield 'at 24.52' => ['regulator-overfed', $through('linear-5v', 24.52, 'relay-bank-1-low'), [[['gets_v' => 25.01, 'stands_v' => 25.0], null]]];
+        yield 'at 24.525' => ['regulator-overfed', $through('linear-5v', 24.525, 'relay-bank-1-low'), [[['gets_v' => 25.016, 'stands_v' => 25.0], null]]];
 
         foreach ([[0.8, true], [0.79, false], [17.0, true], [17.1, false]] as [$volts, $can]) {
             yield "a buck set to {$volts}" => ['supply-cannot-give', $fed('buck', ['volts' => $volts], 'relay-bank-1-low'), $can ? [] : [[['says_v' => $volts, 'from_v' => 0.8, 'to_v' => 17.0], 'Let it give what its class does']]];
@@ -75,6 +83,8 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'a quarter of a square millimetre behind 1 A' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 1.0, 'cableM' => 1.0, 'cableMm2' => 0.25], 'servo-small'), []];
         yield 'behind 1.25' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 1.25, 'cableM' => 1.0, 'cableMm2' => 0.25], 'servo-small'), [[['fuse_a' => 1.25, 'cable_a' => 1.0], 'Take a fuse of 1 A']]];
         yield 'a battery without a fuse' => ['fuse-missing', $fed('lead-12v', [], 'servo-small'), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
+        yield 'ten coils, which want just an ampere' => ['fuse-missing', $fed('lead-12v', [], 'relay-bank-1-low', 10), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
+        yield 'eleven' => ['fuse-missing', $fed('lead-12v', [], 'relay-bank-1-low', 11), [[['fuse_a' => 1.25], 'Put a fuse of 1.25 A behind it']]];
         yield 'on wire that bears just it' => ['fuse-missing', $fed('lead-12v', ['cableM' => 1.0, 'cableMm2' => 0.25], 'servo-small'), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
         yield 'on wire that bears none' => ['fuse-missing', $fed('lead-12v', ['cableM' => 1.0, 'cableMm2' => 0.24], 'servo-small'), [[['fuse_a' => null], null]]];
 

@@ -114,6 +114,7 @@ final class LoadFiguresTest extends CoreTestCase
         yield 'and another tenth of a lamp' => ['contact-overloaded', $relay([LoadKind::Lamp, 115.0, []], [LoadKind::Resistive, 575.0, []], [LoadKind::Lamp, 23.0, []]), [[['share' => 1.1], null]]];
         yield 'two that take as much each' => ['contact-overloaded', $relay([LoadKind::Lamp, 138.0, ['count' => 2]]), [[['share' => 1.2], null]]];
         yield 'unplugged it takes nothing' => ['contact-overloaded', $relay([LoadKind::Lamp, 1_000.0, ['use' => 'unplugged']]), []];
+        yield 'a plate that nobody has read takes nothing yet' => ['contact-overloaded', $relay([LoadKind::Lamp, null, []], [LoadKind::Lamp, 115.0, []]), []];
         yield 'a solid-state relay with its ampere' => ['contact-overloaded', $triac([LoadKind::Inductive, 230.0, []]), []];
         yield 'and a hundredth more' => ['contact-overloaded', $triac([LoadKind::Inductive, 232.3, []]), [[['share' => 1.01], null]]];
 
@@ -170,6 +171,34 @@ final class LoadFiguresTest extends CoreTestCase
         yield 'no fuse is said' => ['circuit-overloaded', $circuit(['mm2' => 1.5], $heats(1_842.3)), []];
         yield 'all together count' => ['circuit-overloaded', $circuit(['fuseA' => 10.0], $heats(920.0), $heats(920.0), $heats(23.0)), [[['load_a' => 8.1, 'fuse_a' => 10.0], null]]];
         yield 'and what branches off' => ['circuit-overloaded', static fn (Sketch $s): Sketch => $circuit(['fuseA' => 10.0], $heats(920.0))($s)->circuit('d', 'D', ['fuseA' => 6.0], 'c')->load('k', 'Other', null, 'd', LoadKind::Resistive, 943.0, ['use' => 'always-on']), [[['load_a' => 8.1, 'fuse_a' => 10.0], null]]];
+
+        // A lamp of 0.1 A on a contact, and a heater beside it: what the fuse saves decides how large it may get, or how slow.
+        $behind = static fn (string $bank, array $circuit, array $loads, array $lamp = []): Closure => static function (Sketch $s) use ($bank, $circuit, $loads, $lamp): Sketch {
+            $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)->module('m', 'n', $bank, 'Bank', 'plug')
+                ->output('o', 'n', 'Out', OutputKind::Relay, 'm', str_starts_with($bank, 'solid') ? 'CH1' : 'IN1')->circuit('ac', 'Mains', ['mm2' => 1.5, ...$circuit])->load('lamp', 'Lamp', 'o', 'ac', LoadKind::Lamp, 23.0, $lamp);
+            foreach ($loads as $number => [$kind, $watts]) {
+                $s->load("l{$number}", "Thing {$number}", null, 'ac', $kind, $watts, ['use' => 'always-on']);
+            }
+
+            return $s;
+        };
+        $more = static fn (float $amperes, array $lamp = []): Closure => $behind('relay-bank-2-high', ['fuseA' => 4.0], [[LoadKind::Resistive, 230 * ($amperes - 0.1)]], $lamp);
+        yield '3.3 A want 5, which a contact outlives' => ['circuit-overloaded', $more(3.3), [[['load_a' => 3.3, 'fuse_a' => 4.0], 'A fuse of 5 A']]];
+        yield '4.1 want 6.3, which it does not' => ['circuit-overloaded', $more(4.1), [[['load_a' => 4.1, 'fuse_a' => 4.0], null]]];
+        yield 'unless it has its own' => ['circuit-overloaded', $more(4.1, ['fuseA' => 5.0, 'fuseAt' => 'before']), [[['load_a' => 4.1, 'fuse_a' => 4.0], 'A fuse of 6.3 A']]];
+        yield 'small enough' => ['circuit-overloaded', $more(4.1, ['fuseA' => 5.1, 'fuseAt' => 'before']), [[['load_a' => 4.1, 'fuse_a' => 4.0], null]]];
+        yield 'and before it' => ['circuit-overloaded', $more(4.1, ['fuseA' => 5.0, 'fuseAt' => 'after']), [[['load_a' => 4.1, 'fuse_a' => 4.0], null]]];
+        $slow = static fn (string $bank, array $lamp = []): Closure => $behind($bank, ['fuseA' => 2.0], [[LoadKind::Motor, 149.5]], $lamp);
+        yield 'a motor beside a relay' => ['fuse-too-quick', $slow('relay-bank-2-high'), [[['surge_a' => 6.5, 'fuse_a' => 2.0], 'A time-lag one']]];
+        yield 'beside a solid-state one, which dies of that' => ['fuse-too-quick', $slow('solid-state-bank-2'), [[['surge_a' => 6.5, 'fuse_a' => 2.0], null]]];
+        yield 'which its own fuse saves' => ['fuse-too-quick', $slow('solid-state-bank-2', ['fuseA' => 2.0, 'fuseAt' => 'before']), [[['surge_a' => 6.5, 'fuse_a' => 2.0], 'A time-lag one']]];
+
+        // Low is 0.1 V on such a board; diode and indicator keep 3, a kilohm lets through what is left.
+        $signal = static fn (float $volts): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)
+            ->supply('side', 'n', 'bench', 'Side', null, null, ['volts' => $volts])->module('low', 'n', 'relay-bank-1-low', 'Low', 'plug', ['signalSupplyId' => $s->id('side')]);
+        yield 'a signal side of 4.11 V' => ['signal-side-weak', $signal(4.11), []];
+        yield 'of 4.09' => ['signal-side-weak', $signal(4.09), [[['signal_v' => 4.09, 'led_ma' => 0.99], null]]];
+        yield 'of 3.3' => ['signal-side-weak', $signal(3.3), [[['signal_v' => 3.3, 'led_ma' => 0.2], null]]];
 
         yield '1.5 mm² behind 16 A' => ['circuit-cable-burns', $circuit(['fuseA' => 16.0, 'mm2' => 1.5], $heats(230.0)), []];
         yield 'behind 20' => ['circuit-cable-burns', $circuit(['fuseA' => 20.0, 'mm2' => 1.5], $heats(230.0)), [[['fuse_a' => 20.0, 'cable_a' => 16.0], 'A fuse of 1.25 A']]];

@@ -6,6 +6,7 @@ namespace Tests\Core\Power\Circuits;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Rundfunk\Assign\Proposal;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Load;
 use Rundfunk\Plan\LoadKind;
@@ -52,7 +53,11 @@ final class SpreadTest extends CoreTestCase
         foreach (['a' => 'one', 'b' => 'one', 'c' => 'two'] as $key => $output) {
             $sketch->load($key, $key, $output, 'left', LoadKind::Resistive, 300.0);
         }
-        $plan = self::assigner()->assign($sketch->plan())->plan;
+        $assigned = self::assigner()->assign($sketch->plan());
+        // By hand: 900 W by 230 V are 98 % of 4 A; two of three are 65 %.
+        $moved = array_values(array_filter($assigned->proposals, static fn (Proposal $one): bool => str_starts_with($one->what, 'Circuit of ')));
+        self::assertSame([['Left', 'Right', 'The fullest circuit has 65.2 % of its fuse then, and 97.8 % now.']], array_map(static fn (Proposal $one): array => [$one->before, $one->after, $one->reason], $moved));
+        $plan = $assigned->plan;
         $of = array_column($plan->loads(), 'circuitId', 'name');
         self::assertSame($of['a'], $of['b']);
         self::assertNotSame($of['a'], $of['c']);
