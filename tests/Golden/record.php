@@ -19,6 +19,7 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shipped;
 use Tests\Core\RandomEdits;
+use Tests\Golden\Found;
 use Tests\Golden\Outcomes;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -68,3 +69,8 @@ foreach ($plans as $name => $plan) {
     file_put_contents(__DIR__."/{$name}.json.gz", gzencode(json_encode(['plan' => $text, 'outcomes' => $outcomes], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 9));
     echo "{$name}: ".count($outcomes)." outcomes\n";
 }
+
+// Of Faulty as it is when the plans are drawn, the whole of each finding.
+$faulty = in_array('--draw', $argv, true) ? (new PlanWriter)->write(FaultyOnPurpose::plan(Shipped::assigner())) : Found::kept()['plan'];
+Found::record($faulty, (new PlanReader($knowledge))->read($faulty));
+echo 'found: '.count(Found::kept()['found'])." findings\n";
