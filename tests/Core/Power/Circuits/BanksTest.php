@@ -33,6 +33,7 @@ final class BanksTest extends CoreTestCase
         yield 'beside those, banks alike are spread over' => [[...self::TWO, 'relay-latching-1'], $watts(100.0, 50.0), [0 => 0, 1 => 1]];
         yield 'what nobody has read is left to others' => [self::TWO, $watts(100.0, 50.0, null), [0 => 0, 1 => 1]];
         yield 'and what takes less than half a watt' => [self::TWO, $watts(100.0, 0.4), []];
+        yield 'half a watt and a little is one' => [self::TWO, $watts(100.0, 0.6), [0 => 0, 1 => 1]];
         yield 'and what is unplugged' => [self::TWO, [['watts' => 100.0], ['watts' => 80.0, 'use' => 'unplugged']], []];
         yield 'and what is no relay' => [self::TWO, [['watts' => 100.0], ['watts' => 80.0, 'kind' => OutputKind::Pwm]], []];
         yield 'the mains and low voltage keep apart, evenly or not' => [self::TWO, [['watts' => 100.0], ['watts' => 50.0, 'circuit' => 'low']], []];
@@ -72,5 +73,40 @@ final class BanksTest extends CoreTestCase
         }
         ksort($spread);
         self::assertSame($expected, $spread);
+    }
+
+    /** @return iterable<string, array{list<array{string|null, string}>, list<array{string|null, string}>, bool}> of what hangs on the first output, of what is to come beside it: by what it is fed, how it is used; whether that mixes */
+    public static function neighbours(): iterable
+    {
+        $by = static fn (?string $fed, string $use = 'switched'): array => [[$fed, $use]];
+        yield 'low voltage beside the mains' => [$by('mains'), $by('low'), true];
+        yield 'the mains beside low voltage' => [$by('low'), $by('mains'), true];
+        yield 'the mains beside what a supply feeds' => [$by('supply'), $by('mains'), true];
+        yield 'the mains twice' => [$by('mains'), $by('mains'), false];
+        yield 'low voltage twice' => [$by('low'), $by('supply'), false];
+        yield 'beside what nobody has said' => [$by(null), $by('mains'), false];
+        yield 'what nobody has said' => [$by('mains'), $by(null), false];
+        yield 'beside what is unplugged' => [$by('low', 'unplugged'), $by('mains'), false];
+        yield 'beside nothing, itself of both kinds' => [[], [...$by('mains'), ...$by('low')], false];
+        yield 'beside both' => [[...$by('mains'), ...$by('low')], $by('mains'), true];
+    }
+
+    /**
+     * @param  list<array{string|null, string}>  $there
+     * @param  list<array{string|null, string}>  $comes
+     */
+    #[DataProvider('neighbours')]
+    public function test_the_mains_and_low_voltage_are_told_apart_on_a_bank(array $there, array $comes, bool $mixes): void
+    {
+        $sketch = self::sketch()->circuit('mains', 'Mains')->circuit('low', 'Low', ['volts' => 12.0, 'direct' => true])
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('supply', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)->module('m', 'n', 'relay-bank-2-high', 'Bank', 'supply')
+            ->output('first', 'n', 'First', OutputKind::Relay, 'm', 'IN1')->output('second', 'n', 'Second', OutputKind::Relay, 'm', 'IN2');
+        foreach (['first' => $there, 'second' => $comes] as $output => $loads) {
+            foreach ($loads as $number => [$fed, $use]) {
+                $sketch->load("{$output}-{$number}", 'Thing', $output, $fed === 'supply' ? null : $fed, LoadKind::Resistive, 10.0, ['use' => $use, 'supplyId' => $fed === 'supply' ? $sketch->id('supply') : null]);
+            }
+        }
+        $plan = $sketch->plan();
+        self::assertSame($mixes, Banks::mixes($plan, $plan->module($sketch->id('m')), $plan->output($sketch->id('second'))));
     }
 }
