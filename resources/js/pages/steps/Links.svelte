@@ -96,46 +96,49 @@
         are on it; Assign chooses channels, addresses and codes.
     </p>
 {:else if medium !== undefined}
-    <section class="sheet mt-3 p-3" aria-label="Settings">
-        <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-            <TextField
-                label="Name"
-                class="w-[150px]"
-                value={link.name}
-                onsave={(value) =>
-                    workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))}
-            />
-            <p class="text-soft grow pb-1 first-letter:uppercase">
-                {medium.name}. Every setting here goes into the header of each board on it.
-            </p>
-            <Button
-                color="alternative"
-                onclick={(event: MouseEvent) => removeLink(event.currentTarget as Element, link)}
-                >Remove the link</Button
-            >
-        </div>
-        <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
-            {#each fields as field (field.name)}
-                <SettingInput
-                    {field}
-                    value={link.settings[field.name] ?? null}
-                    onsave={(value) => set(field.name, field.title, value)}
-                    pinned={link.pinned.includes(field.name)}
-                    onpin={field.assigned ? () => pin(field.name) : undefined}
+    <!-- What is typed for one is not shown at the next. -->
+    {#key link.id}
+        <section class="sheet mt-3 p-3" aria-label="Settings">
+            <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+                <TextField
+                    label="Name"
+                    class="w-[150px]"
+                    value={link.name}
+                    onsave={(value) =>
+                        workspace.edit(`Rename ${link.name} to ${value}`, change('link', link.id, { name: value }))}
                 />
-            {/each}
-            {#if more || fields.length < medium.linkSettings.length}<button
-                    type="button"
-                    class="quiet-link self-end pb-1.5 text-[14px]"
-                    aria-label="{more ? 'Fewer' : 'More'} settings of {link.name}"
-                    onclick={() => (more = !more)}>{more ? 'fewer' : 'more…'}</button
-                >{/if}
-        </div>
-    </section>
-    {#if panel !== undefined}
-        {@const Panel = panels[panel.medium] as Component<PanelProps<(typeof panel)['medium']>>}
-        {#key link.id}<Panel figures={panel.figures} {link} {index} {medium} />{/key}
-    {/if}
+                <p class="text-soft grow pb-1 first-letter:uppercase">
+                    {medium.name}. Every setting here goes into the header of each board on it.
+                </p>
+                <Button
+                    color="alternative"
+                    onclick={(event: MouseEvent) => removeLink(event.currentTarget as Element, link)}
+                    >Remove the link</Button
+                >
+            </div>
+            <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
+                {#each fields as field (field.name)}
+                    <SettingInput
+                        {field}
+                        value={link.settings[field.name] ?? null}
+                        onsave={(value) => set(field.name, field.title, value)}
+                        pinned={link.pinned.includes(field.name)}
+                        onpin={field.assigned ? () => pin(field.name) : undefined}
+                    />
+                {/each}
+                {#if more || fields.length < medium.linkSettings.length}<button
+                        type="button"
+                        class="quiet-link self-end pb-1.5 text-[14px]"
+                        aria-label="{more ? 'Fewer' : 'More'} settings of {link.name}"
+                        onclick={() => (more = !more)}>{more ? 'fewer' : 'more…'}</button
+                    >{/if}
+            </div>
+        </section>
+        {#if panel !== undefined}
+            {@const Panel = panels[panel.medium] as Component<PanelProps<(typeof panel)['medium']>>}
+            <Panel figures={panel.figures} {link} {index} {medium} />
+        {/if}
+    {/key}
 {/if}
 
 <form class="mt-5 flex flex-wrap items-end gap-2" onsubmit={addLink}>

@@ -124,78 +124,83 @@
                 you will press, or the board that will switch.
             </p>
         {:else}
-            <section
-                class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_1.25fr_1.2fr_1.4fr]"
-                aria-label="The node"
-            >
-                <TextField
-                    label="Name"
-                    value={node.name}
-                    onsave={(value) => set(`Rename ${node.name} to ${value}`, { name: value })}
-                />
-                <SelectField
-                    label="Part"
-                    value={node.kind}
-                    items={kinds}
-                    onsave={(kind) => set(`${node.name}: ${kind}`, { kind })}
-                />
-                <SelectField
-                    label="Place"
-                    value={node.placeId ?? ''}
-                    empty="nowhere yet"
-                    items={index.places.map((place) => ({ value: place.id, name: place.name }))}
-                    onsave={(placeId) => set(`Move ${node.name}`, { placeId: placeId || null })}
-                />
-                {#if !bought}<SelectField
-                        label="Board"
-                        value={node.board ?? ''}
-                        empty="none yet"
-                        items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
-                        onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
-                    />{:else if speaks}<div>
-                        <SelectField
-                            label="Speaks"
-                            value={node.protocolId ?? ''}
-                            empty="nobody knows yet"
-                            items={protocols}
-                            onsave={(id) => set(`What ${node.name} speaks`, { protocolId: id || null })}
-                        />
-                        <a class="quiet-link text-[14px]" href="#/plans/{planId}/own{protocol ? `/${protocol.id}` : ''}"
-                            >{protocol ? 'its functions and readings' : 'write it down'}</a
-                        >
-                    </div>{:else if obeys}<div>
-                        <SelectField
-                            label="Fixture"
-                            value={node.fixtureTypeId ?? ''}
-                            empty="not described yet"
-                            items={data.document.fixtureTypes.map((one) => ({ value: one.id, name: one.name }))}
-                            onsave={(id) => set(`What ${node.name} is`, { fixtureTypeId: id || null })}
-                        />
-                        <a
-                            class="quiet-link text-[14px]"
-                            href="#/plans/{planId}/own{fixtureType ? `/${fixtureType.id}` : ''}"
-                            >{fixtureType ? 'its modes and slots' : 'describe it'}</a
-                        >
-                    </div>{/if}
-            </section>
-            {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
-            <NodeControls {node} {index} {catalogue} {planId} {protocol} {fixtureType} />
-            {#if bought && node.kind !== 'phone' && protocol === undefined && fixtureType === undefined}{#key node.id}<NodeCodes
+            <!-- What is typed for one is not shown at the next. -->
+            {#key node.id}
+                <section
+                    class="sheet grid grid-cols-2 gap-3 p-3 sm:grid-cols-[1fr_1.25fr_1.2fr_1.4fr]"
+                    aria-label="The node"
+                >
+                    <TextField
+                        label="Name"
+                        value={node.name}
+                        onsave={(value) => set(`Rename ${node.name} to ${value}`, { name: value })}
+                    />
+                    <SelectField
+                        label="Part"
+                        value={node.kind}
+                        items={kinds}
+                        onsave={(kind) => set(`${node.name}: ${kind}`, { kind })}
+                    />
+                    <SelectField
+                        label="Place"
+                        value={node.placeId ?? ''}
+                        empty="nowhere yet"
+                        items={index.places.map((place) => ({ value: place.id, name: place.name }))}
+                        onsave={(placeId) => set(`Move ${node.name}`, { placeId: placeId || null })}
+                    />
+                    {#if !bought}<SelectField
+                            label="Board"
+                            value={node.board ?? ''}
+                            empty="none yet"
+                            items={catalogue.boards.map((one) => ({ value: one.key, name: one.name }))}
+                            onsave={(board) => set(`Board of ${node.name}`, { board: board || null })}
+                        />{:else if speaks}<div>
+                            <SelectField
+                                label="Speaks"
+                                value={node.protocolId ?? ''}
+                                empty="nobody knows yet"
+                                items={protocols}
+                                onsave={(id) => set(`What ${node.name} speaks`, { protocolId: id || null })}
+                            />
+                            <a
+                                class="quiet-link text-[14px]"
+                                href="#/plans/{planId}/own{protocol ? `/${protocol.id}` : ''}"
+                                >{protocol ? 'its functions and readings' : 'write it down'}</a
+                            >
+                        </div>{:else if obeys}<div>
+                            <SelectField
+                                label="Fixture"
+                                value={node.fixtureTypeId ?? ''}
+                                empty="not described yet"
+                                items={data.document.fixtureTypes.map((one) => ({ value: one.id, name: one.name }))}
+                                onsave={(id) => set(`What ${node.name} is`, { fixtureTypeId: id || null })}
+                            />
+                            <a
+                                class="quiet-link text-[14px]"
+                                href="#/plans/{planId}/own{fixtureType ? `/${fixtureType.id}` : ''}"
+                                >{fixtureType ? 'its modes and slots' : 'describe it'}</a
+                            >
+                        </div>{/if}
+                </section>
+                {#if !bought}<NodeModules {node} {index} {catalogue} />{/if}
+                <NodeControls {node} {index} {catalogue} {planId} {protocol} {fixtureType} />
+                {#if bought && node.kind !== 'phone' && protocol === undefined && fixtureType === undefined}<NodeCodes
                         {node}
                         {index}
                         {catalogue}
-                    />{/key}{/if}
-            <p class="mt-4 flex gap-4">
-                {#if !bought}<a class="quiet-link" href="#/plans/{planId}/power/{node.id}"
-                        >Pins and power of {node.name}</a
-                    >{/if}
-                <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
-                    >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a
-                >
-                <button type="button" class="quiet-link" onclick={(event) => removeNode(event.currentTarget, node)}
-                    >Remove {node.name}</button
-                >
-            </p>
+                    />{/if}
+                <p class="mt-4 flex gap-4">
+                    {#if !bought}<a class="quiet-link" href="#/plans/{planId}/power/{node.id}"
+                            >Pins and power of {node.name}</a
+                        >{/if}
+                    <a class="quiet-link" href="#/plans/{planId}/build/{node.id}"
+                        >{bought ? `Sheet of ${node.name}` : `Wiring and header of ${node.name}`}</a
+                    >
+                    <button type="button" class="quiet-link" onclick={(event) => removeNode(event.currentTarget, node)}
+                        >Remove {node.name}</button
+                    >
+                </p>
+            {/key}
         {/if}
     </div>
 </div>

@@ -63,13 +63,13 @@
     <p><a class="quiet-link" href="#/plans/{planId}/own">← All own parts</a></p>
 {/if}
 {#if board !== undefined}
-    <OwnBoard own={board} {catalogue} />
+    {#key board.id}<OwnBoard own={board} {catalogue} />{/key}
 {:else if module !== undefined}
-    <OwnModule own={module} {catalogue} />
+    {#key module.id}<OwnModule own={module} {catalogue} />{/key}
 {:else if protocol !== undefined}
-    <Protocol {protocol} />
+    {#key protocol.id}<Protocol {protocol} />{/key}
 {:else if fixtureType !== undefined}
-    <FixtureType type={fixtureType} />
+    {#key fixtureType.id}<FixtureType type={fixtureType} />{/key}
 {:else}
     <h1>Own parts</h1>
     <p class="text-soft mt-0.5 max-w-[760px]">

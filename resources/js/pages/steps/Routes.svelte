@@ -135,18 +135,20 @@
 {:else}
     <SwitchTable {rows} {columns} bind:row bind:column {routes} {troubled} onkey={key} />
     {#if control !== undefined && output !== undefined}
-        <ChosenCell
-            {control}
-            {output}
-            {route}
-            view={way.now ?? undefined}
-            {masters}
-            {findings}
-            allOffIds={allOff.now?.outputIds ?? []}
-            {index}
-            {catalogue}
-            {planId}
-            onchoose={(action) => choose(control, output, action)}
-        />
+        {#key `${control.id} ${output.id}`}
+            <ChosenCell
+                {control}
+                {output}
+                {route}
+                view={way.now ?? undefined}
+                {masters}
+                {findings}
+                allOffIds={allOff.now?.outputIds ?? []}
+                {index}
+                {catalogue}
+                {planId}
+                onchoose={(action) => choose(control, output, action)}
+            />
+        {/key}
     {/if}
 {/if}

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
 import { readFileSync } from 'node:fs';
-import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { api, type Catalogue, type PlanDocument } from '../../lib/api';
 import type { Workspace } from '../../lib/tables';
 import { PlanIndex } from '../../lib/plan-index';
@@ -10,7 +10,10 @@ import { allOfRole, fieldLabelled } from '../../test-queries';
 import type { StepProps } from '../steps';
 import Findings from './Findings.svelte';
 import LineMap from './LineMap.svelte';
+import Links from './Links.svelte';
 import Nodes from './Nodes.svelte';
+import Own from './Own.svelte';
+import FixtureType from './own/FixtureType.svelte';
 import Routes from './Routes.svelte';
 import Site from './Site.svelte';
 
@@ -239,4 +242,64 @@ test.each([
     expect(fieldLabelled('Name').value).toBe(second?.name);
     expect(into).toHaveBeenCalledTimes(times);
     place.mockRestore();
+});
+
+describe('what was typed for one thing and not kept is not shown at the next', () => {
+    const half = async (label: string): Promise<void> => {
+        await fireEvent.input(fieldLabelled(label), { target: { value: 'Half' } });
+        expect(fieldLabelled(label).value).toBe('Half');
+    };
+
+    test('of nodes', async () => {
+        const [first, second] = document.nodes;
+        const { rerender } = render(Nodes, { ...props(), item: first?.id ?? '' });
+        await half('Name');
+        await rerender({ item: second?.id ?? '' });
+        expect(fieldLabelled('Name').value).toBe(second?.name);
+    });
+
+    test('of links', async () => {
+        const media = ['packet-radio', 'infrared'].map((key) => ({ key, name: key, linkSettings: [], boughtAs: null }));
+        const two = document.links.slice(0, 2).map((link, at) => ({ ...link, medium: media[at]?.key ?? '' }));
+        const given = props({ document: { ...document, links: two } });
+        const { rerender } = render(Links, {
+            ...given,
+            catalogue: { ...catalogue, media: media as never },
+            item: two[0]?.id ?? '',
+        });
+        await half('Name');
+        await rerender({ item: two[1]?.id ?? '' });
+        expect(fieldLabelled('Name').value).toBe(two[1]?.name);
+    });
+
+    test('of own parts', async () => {
+        const [device] = document.protocols;
+        const other = { ...device, id: 'other', name: 'Other' } as PlanDocument['protocols'][number];
+        const given = props({ document: { ...document, protocols: [...document.protocols, other] } });
+        const { rerender } = render(Own, { ...given, item: device?.id ?? '' });
+        await half('Name');
+        await rerender({ item: 'other' });
+        expect(fieldLabelled('Name').value).toBe('Other');
+    });
+
+    test('of modes', async () => {
+        const mode = (name: string): object => ({ name, slots: [{ name: `Slot of ${name}`, at: 1, is: 'other' }] });
+        render(FixtureType, { type: { id: 'f', name: 'Lamp', modes: [mode('Short'), mode('Long')] } as never });
+        await half('Mode');
+        await fireEvent.input(fieldLabelled('Name of slot 1'), { target: { value: 'Half' } });
+        await fireEvent.click(screen.getByRole('button', { name: 'Long' }));
+        expect([fieldLabelled('Mode').value, fieldLabelled('Name of slot 1').value]).toEqual(['Long', 'Slot of Long']);
+    });
+
+    test('of cells', async () => {
+        render(Routes, props());
+        const action = (): HTMLSelectElement => fieldLabelled('Action');
+        const [first, other] = [action().value, 'off'];
+        await fireEvent.keyDown(action(), { key: 'ArrowDown' });
+        await fireEvent.change(action(), { target: { value: other } });
+        expect(action().value).toBe(other);
+        await fireEvent.keyDown(screen.getByRole('grid'), { key: 'ArrowDown' });
+        await fireEvent.keyDown(screen.getByRole('grid'), { key: 'ArrowUp' });
+        expect(action().value).toBe(first);
+    });
 });

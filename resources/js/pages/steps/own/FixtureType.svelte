@@ -121,141 +121,140 @@
     {/each}
     <Button color="alternative" onclick={addMode}>Add a mode</Button>
 </div>
-{#if mode}
-    <section class="sheet mt-2" aria-label="Slots of {mode.name}">
-        <div class="flex flex-wrap items-end gap-3 px-3 py-2">
-            <TextField
-                label="Mode"
-                spoken="Name of the mode"
-                class="w-[200px]"
-                value={mode.name}
-                onsave={(name) => putMode({ name })}
-            />
-            <p class="text-soft grow pb-1">
-                Slots are counted from 1 at the start address; figures go from 0 to 255, of two bytes the high one.
-            </p>
-            {#if type.modes.length > 1}<RemoveButton
-                    what="Remove mode {mode.name}"
-                    onremove={() => put('Modes', { modes: type.modes.filter((_, other) => other !== at) })}
-                />{/if}
-        </div>
-        <div class="overflow-x-auto">
-            <table class="ledger">
-                <thead
-                    ><tr
-                        ><th class="min-w-[120px]">Told</th><th class="w-[64px]">Slot</th><th class="w-[72px]"
-                            >Low byte</th
-                        ><th class="w-[150px]">What for</th><th class="w-[64px]">At rest</th><th class="w-[64px]"
-                            >On is</th
-                        ><th class="w-[130px]">Nothing shows unless</th><th class="min-w-[220px]">Figures mean</th><th
-                            ><span class="sr-only">Remove</span></th
-                        ></tr
-                    ></thead
-                >
-                <tbody>
-                    {#each mode.slots as slot, index (slotKeys[index])}
-                        <tr>
-                            <td
-                                ><TextField
-                                    quiet
-                                    label="Name of slot {index + 1}"
-                                    value={slot.name}
-                                    onsave={(name) => putSlot(index, { name })}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="Place of {slot.name}"
-                                    value={String(slot.at)}
-                                    onsave={(text) => putSlot(index, { at: typed(text) })}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="Low byte of {slot.name}"
-                                    placeholder="–"
-                                    value={figure(slot.fineAt)}
-                                    onsave={(text) => putSlot(index, { fineAt: typed(text) })}
-                                /></td
-                            >
-                            <td
-                                ><SelectField
-                                    quiet
-                                    label="What {slot.name} is for"
-                                    value={slot.is ?? 'other'}
-                                    items={kinds}
-                                    onsave={(is) => putSlot(index, { is })}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="{slot.name} at rest"
-                                    value={String(slot.rest ?? 0)}
-                                    onsave={(text) => putSlot(index, { rest: typed(text) })}
-                                /></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    mono
-                                    label="On of {slot.name}"
-                                    placeholder="255"
-                                    value={figure(slot.on)}
-                                    onsave={(text) => putSlot(index, { on: typed(text) })}
-                                /></td
-                            >
-                            <td
-                                ><div class="flex items-center gap-1">
-                                    <TextField
+{#if mode}{#key modeKeys[at]}
+        <section class="sheet mt-2" aria-label="Slots of {mode.name}">
+            <div class="flex flex-wrap items-end gap-3 px-3 py-2">
+                <TextField
+                    label="Mode"
+                    spoken="Name of the mode"
+                    class="w-[200px]"
+                    value={mode.name}
+                    onsave={(name) => putMode({ name })}
+                />
+                <p class="text-soft grow pb-1">
+                    Slots are counted from 1 at the start address; figures go from 0 to 255, of two bytes the high one.
+                </p>
+                {#if type.modes.length > 1}<RemoveButton
+                        what="Remove mode {mode.name}"
+                        onremove={() => put('Modes', { modes: type.modes.filter((_, other) => other !== at) })}
+                    />{/if}
+            </div>
+            <div class="overflow-x-auto">
+                <table class="ledger">
+                    <thead
+                        ><tr
+                            ><th class="min-w-[120px]">Told</th><th class="w-[64px]">Slot</th><th class="w-[72px]"
+                                >Low byte</th
+                            ><th class="w-[150px]">What for</th><th class="w-[64px]">At rest</th><th class="w-[64px]"
+                                >On is</th
+                            ><th class="w-[130px]">Nothing shows unless</th><th class="min-w-[220px]">Figures mean</th
+                            ><th><span class="sr-only">Remove</span></th></tr
+                        ></thead
+                    >
+                    <tbody>
+                        {#each mode.slots as slot, index (slotKeys[index])}
+                            <tr>
+                                <td
+                                    ><TextField
+                                        quiet
+                                        label="Name of slot {index + 1}"
+                                        value={slot.name}
+                                        onsave={(name) => putSlot(index, { name })}
+                                    /></td
+                                >
+                                <td
+                                    ><TextField
                                         quiet
                                         mono
-                                        label="{slot.name} opens from"
-                                        placeholder="–"
-                                        class="w-[54px]"
-                                        value={figure(slot.opensFrom)}
-                                        onsave={(text) => putSlot(index, { opensFrom: typed(text) })}
-                                    /><span class="text-soft">to</span><TextField
+                                        label="Place of {slot.name}"
+                                        value={String(slot.at)}
+                                        onsave={(text) => putSlot(index, { at: typed(text) })}
+                                    /></td
+                                >
+                                <td
+                                    ><TextField
                                         quiet
                                         mono
-                                        label="{slot.name} opens to"
+                                        label="Low byte of {slot.name}"
                                         placeholder="–"
-                                        class="w-[54px]"
-                                        value={figure(slot.opensTo)}
-                                        onsave={(text) => putSlot(index, { opensTo: typed(text) })}
-                                    />
-                                </div></td
-                            >
-                            <td
-                                ><TextField
-                                    quiet
-                                    label="What figures of {slot.name} mean"
-                                    placeholder={slot.is === 'shutter' ? '0-9=closed, 10-255=open' : ''}
-                                    value={slot.ranges ?? ''}
-                                    onsave={(ranges) => putSlot(index, { ranges })}
-                                /></td
-                            >
-                            <td class="text-right"
-                                ><RemoveButton
-                                    what="Remove {slot.name}"
-                                    onremove={() =>
-                                        putMode({ slots: mode.slots.filter((_, other) => other !== index) })}
-                                /></td
-                            >
-                        </tr>
-                    {:else}
-                        <tr><td colspan="9" class="text-soft">Nothing yet: begin with its first slot.</td></tr>
-                    {/each}
-                </tbody>
-            </table>
-        </div>
-        <div class="border-rule border-t px-3 py-2">
-            <Button color="alternative" onclick={addSlot}>Add a slot</Button>
-        </div>
-    </section>
-{/if}
+                                        value={figure(slot.fineAt)}
+                                        onsave={(text) => putSlot(index, { fineAt: typed(text) })}
+                                    /></td
+                                >
+                                <td
+                                    ><SelectField
+                                        quiet
+                                        label="What {slot.name} is for"
+                                        value={slot.is ?? 'other'}
+                                        items={kinds}
+                                        onsave={(is) => putSlot(index, { is })}
+                                    /></td
+                                >
+                                <td
+                                    ><TextField
+                                        quiet
+                                        mono
+                                        label="{slot.name} at rest"
+                                        value={String(slot.rest ?? 0)}
+                                        onsave={(text) => putSlot(index, { rest: typed(text) })}
+                                    /></td
+                                >
+                                <td
+                                    ><TextField
+                                        quiet
+                                        mono
+                                        label="On of {slot.name}"
+                                        placeholder="255"
+                                        value={figure(slot.on)}
+                                        onsave={(text) => putSlot(index, { on: typed(text) })}
+                                    /></td
+                                >
+                                <td
+                                    ><div class="flex items-center gap-1">
+                                        <TextField
+                                            quiet
+                                            mono
+                                            label="{slot.name} opens from"
+                                            placeholder="–"
+                                            class="w-[54px]"
+                                            value={figure(slot.opensFrom)}
+                                            onsave={(text) => putSlot(index, { opensFrom: typed(text) })}
+                                        /><span class="text-soft">to</span><TextField
+                                            quiet
+                                            mono
+                                            label="{slot.name} opens to"
+                                            placeholder="–"
+                                            class="w-[54px]"
+                                            value={figure(slot.opensTo)}
+                                            onsave={(text) => putSlot(index, { opensTo: typed(text) })}
+                                        />
+                                    </div></td
+                                >
+                                <td
+                                    ><TextField
+                                        quiet
+                                        label="What figures of {slot.name} mean"
+                                        placeholder={slot.is === 'shutter' ? '0-9=closed, 10-255=open' : ''}
+                                        value={slot.ranges ?? ''}
+                                        onsave={(ranges) => putSlot(index, { ranges })}
+                                    /></td
+                                >
+                                <td class="text-right"
+                                    ><RemoveButton
+                                        what="Remove {slot.name}"
+                                        onremove={() =>
+                                            putMode({ slots: mode.slots.filter((_, other) => other !== index) })}
+                                    /></td
+                                >
+                            </tr>
+                        {:else}
+                            <tr><td colspan="9" class="text-soft">Nothing yet: begin with its first slot.</td></tr>
+                        {/each}
+                    </tbody>
+                </table>
+            </div>
+            <div class="border-rule border-t px-3 py-2">
+                <Button color="alternative" onclick={addSlot}>Add a slot</Button>
+            </div>
+        </section>
+    {/key}{/if}

@@ -184,6 +184,6 @@
     </div>
 </section>
 {#if item !== undefined}
-    <ProtocolItem {protocol} {item} shown={frames(at)} onput={(values) => putItem(at, values)} />
+    {#key keys[at]}<ProtocolItem {protocol} {item} shown={frames(at)} onput={(values) => putItem(at, values)} />{/key}
 {/if}
 <ProtocolTrial {protocol} hasIds={shown.now?.hasIds === true} />
