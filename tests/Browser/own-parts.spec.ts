@@ -1,3 +1,4 @@
+import type { Locator, Page } from '@playwright/test';
 import { expect, register, saved, test } from './stage';
 
 test.use({ provoked: /422/ });
@@ -45,7 +46,8 @@ test('a board that the catalogue does not have is described and used', async ({ 
     await expect(boards.getByRole('button', { name: 'Remove Kit board' })).toHaveCount(0);
 });
 
-test('a pad that says something else is described by its report, and tried by hand', async ({ page }) => {
+/** A plan with a pad of its own, opened. @returns the keys of its report */
+async function ownPad(page: Page): Promise<Locator> {
     await register(page);
     await page.getByLabel('New plan').fill('Pads');
     await page.getByRole('button', { name: 'Begin' }).click();
@@ -54,7 +56,11 @@ test('a pad that says something else is described by its report, and tried by ha
         .getByLabel('Copy a module')
         .selectOption({ label: 'wireless pad with its receiver, 16 keys, two sticks' });
     await expect(page.getByRole('heading', { name: /^My wireless pad/ })).toBeVisible();
-    const keys = page.getByRole('region', { name: 'Keys of the report' });
+    return page.getByRole('region', { name: 'Keys of the report' });
+}
+
+test('a pad that says something else is described by its report, and tried by hand', async ({ page }) => {
+    const keys = await ownPad(page);
     const tried = page.getByRole('region', { name: 'Try a report' });
 
     await keys.getByLabel('Name of key 5').fill('Hoist');
@@ -87,14 +93,7 @@ test('a pad that says something else is described by its report, and tried by ha
 });
 
 test('a row that moves up under a pressed button is not taken away in the place of another', async ({ page }) => {
-    await register(page);
-    await page.getByLabel('New plan').fill('Pads');
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Own parts' }).click();
-    await page
-        .getByLabel('Copy a module')
-        .selectOption({ label: 'wireless pad with its receiver, 16 keys, two sticks' });
-    const keys = page.getByRole('region', { name: 'Keys of the report' });
+    const keys = await ownPad(page);
     await expect(keys.getByRole('row')).toHaveCount(17);
 
     // The answer to the first removal comes while the button of the next row is held down.

@@ -37,7 +37,6 @@ final class Found
 
     public static function record(string $plan, Plan $read): void
     {
-
         file_put_contents(self::FILE, gzencode(json_encode(['plan' => $plan, 'found' => self::in($read)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 9));
     }
 }
