@@ -132,15 +132,18 @@ final readonly class Kept
         return $value === false ? null : $value;
     }
 
+    /** @return array<mixed> what was packed as one */
+    public static function unpackedArray(string $packed): array
+    {
+        $array = self::unpacked($packed);
+
+        return is_array($array) ? $array : throw new LogicException('What was kept whole can be unpacked part by part.');
+    }
+
     /** @return list<mixed> what was packed as a list */
     public static function unpackedList(string $packed): array
     {
-        $list = self::unpacked($packed);
-        if (! is_array($list)) {
-            throw new LogicException('What was kept whole can be unpacked part by part.');
-        }
-
-        return array_values($list);
+        return array_values(self::unpackedArray($packed));
     }
 
     private static function whole(string $planId, string $what): string

@@ -14,8 +14,8 @@ use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Database\UniqueConstraintViolationException;
 use LogicException;
 use Rundfunk\Check\Checker;
-use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
+use Rundfunk\Check\Found;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Format\SettingShapes;
 use Rundfunk\Knowledge;
@@ -187,8 +187,8 @@ final readonly class PlanStore
         foreach ($fresh as $what => $stamp) {
             if ($what === self::FINDINGS) {
                 $changed = $findings->rulesOtherThan($before);
-                $change = array_map(static fn (string $key): array => $findings->bySubject[$key] ?? [], array_combine($changed, $changed));
-                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, count($findings->bySubject), static fn (): array => $findings->bySubject);
+                $change = array_map(static fn (Found $found): array => $found->packed(Kept::packed(...)), array_intersect_key($findings->found, array_flip($changed)));
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, count($findings->found), static fn (): array => self::packed($findings));
             } else {
                 $things = $edited->plan->things(ThingKind::from($what));
                 $touched = $edited->touched[$what] ?? [];
@@ -284,14 +284,20 @@ final readonly class PlanStore
         $stamp = $record->stamps[self::FINDINGS] ?? null;
         $kept = $this->kept->take($record->id, self::FINDINGS, $stamp)?->list();
         if ($kept !== null) {
-            /** @var array<string, array<string, list<Finding>>> $kept */
-            return new Findings($kept);
+            /** @var array<string, array{subjects?: list<string>, ranks?: array<string, int>, packed?: string}> $kept */
+            return new Findings(array_map(static fn (array $one): Found => Found::from($one, Kept::unpackedArray(...)), $kept));
         }
         $findings = $this->checker->check($plan);
         if ($stamp !== null) {
-            $this->kept->keep($record->id, self::FINDINGS, $stamp, $findings->bySubject);
+            $this->kept->keep($record->id, self::FINDINGS, $stamp, self::packed($findings));
         }
 
         return $findings;
+    }
+
+    /** @return array<string, mixed> by rule */
+    private static function packed(Findings $findings): array
+    {
+        return array_map(static fn (Found $found): array => $found->packed(Kept::packed(...)), $findings->found);
     }
 }

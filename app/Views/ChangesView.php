@@ -83,13 +83,11 @@ final class ChangesView
      */
     private static function findings(LoadedPlan $now, ?array $felt): array
     {
-        $all = [];
-        foreach ($now->findings()->all() as $finding) {
-            $all[$finding->id()] = $finding;
-        }
-        $felt = array_flip($felt ?? array_keys($all));
+        $order = $now->findings()->ids();
+        $felt = array_flip($felt ?? $order);
+        $put = $now->findings()->among($felt);
 
-        return ['put' => array_values(array_intersect_key($all, $felt)), 'gone' => array_map(strval(...), array_keys(array_diff_key($felt, $all))), 'order' => array_map(strval(...), array_keys($all))];
+        return ['put' => array_values($put), 'gone' => array_map(strval(...), array_keys(array_diff_key($felt, $put))), 'order' => $order];
     }
 
     /**

@@ -18,24 +18,21 @@ final readonly class Checker
 
     public function check(Plan $plan): Findings
     {
-        $judging = new Judging(new Look($plan, $this->knowledge), $this->rules);
-
-        return $judging->of(Subjects::whole($plan), new Findings([]));
+        return (new Judging(new Look($plan, $this->knowledge), $this->rules, new Findings([])))->of(Subjects::whole($plan));
     }
 
     /** The findings after an edit, given those before it. The same list as a full check gives. */
     public function recheck(Edited $edited, Findings $before): Findings
     {
         $impact = $edited->impact();
-        $known = array_keys($before->bySubject) === $this->rules->keys();
+        $known = array_keys($before->found) === $this->rules->keys();
         if ($impact->isOnEverything() || ! $known) {
             return $this->check($edited->plan);
         }
         if ($edited->kinds() === [ThingKind::Acceptance]) {
             return $before;
         }
-        $judging = new Judging(new Look($edited->plan, $this->knowledge), $this->rules);
 
-        return $judging->of(Subjects::felt($edited), $before);
+        return (new Judging(new Look($edited->plan, $this->knowledge), $this->rules, $before))->of(Subjects::felt($edited));
     }
 }

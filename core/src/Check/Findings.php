@@ -6,11 +6,11 @@ namespace Rundfunk\Check;
 
 use Rundfunk\Plan\Plan;
 
-/** What was found in one version of a plan, by rule and by the subject that was judged. */
+/** What was found in one version of a plan, rule by rule. */
 final readonly class Findings
 {
-    /** @param  array<string, array<string, list<Finding>>>  $bySubject by rule in the order of the rules, then by id of the subject; subjects with nothing to find are not in it */
-    public function __construct(public array $bySubject)
+    /** @param  array<string, Found>  $found  by rule, in the order of the rules, those that found nothing too */
+    public function __construct(public array $found)
     {
     }
 
@@ -28,34 +28,48 @@ final readonly class Findings
         return array_merge(...$byRank);
     }
 
-    /**
-     * Two subjects may come upon one and the same: two routes that send a code, upon the code. It is listed once, as grave as
-     * the gravest of them finds it.
-     *
-     * @return array<string, list<Finding>> in the order of the rules, those that found nothing too
-     */
+    /** @return array<string, list<Finding>> in the order of the rules, those that found nothing too */
     public function byRule(): array
     {
-        return array_map(static function (array $bySubject): array {
-            if ($bySubject === []) {
-                return [];
-            }
-            $byId = [];
-            foreach (self::inOrder(array_merge(...array_values($bySubject))) as $finding) {
-                $held = $byId[$finding->id()] ?? null;
-                if ($held === null || $finding->severity->rank() > $held->severity->rank()) {
-                    $byId[$finding->id()] = $finding;
+        return array_map(static fn (Found $found): array => $found->listed(), $this->found);
+    }
+
+    /**
+     * @param  array<string, mixed>  $ids
+     * @return array<string, Finding> by id: those of them that are there
+     */
+    public function among(array $ids): array
+    {
+        $some = [];
+        foreach ($this->found as $found) {
+            if (array_intersect_key($found->ranks(), $ids) !== []) {
+                foreach ($found->listed() as $finding) {
+                    $some[$finding->id()] = $finding;
                 }
             }
+        }
 
-            return array_values($byId);
-        }, $this->bySubject);
+        return array_intersect_key($some, $ids);
+    }
+
+    /** @return list<string> ids of all, in the order in which they are listed */
+    public function ids(): array
+    {
+        $byRank = [];
+        foreach ($this->found as $found) {
+            foreach ($found->ranks() as $id => $rank) {
+                $byRank[$rank][] = $id;
+            }
+        }
+        krsort($byRank);
+
+        return array_merge(...$byRank);
     }
 
     /** @return list<string> keys of the rules that were asked and said something else, or the same anew */
     public function rulesOtherThan(self $before): array
     {
-        return array_values(array_filter(array_keys($this->bySubject), fn (string $key): bool => $this->bySubject[$key] !== ($before->bySubject[$key] ?? null)));
+        return array_map(strval(...), array_keys(array_filter($this->found, static fn (Found $found, string $key): bool => $found->saysOtherThan($before->found[$key] ?? Found::of([])), ARRAY_FILTER_USE_BOTH)));
     }
 
     /**
@@ -65,23 +79,22 @@ final readonly class Findings
      */
     public function since(self $before): array
     {
+        // What was not judged again is the very same.
+        $changed = $this->rulesOtherThan($before);
         $had = [];
-        foreach ($before->all() as $finding) {
+        foreach ((new self(array_intersect_key($before->found, array_flip($changed))))->all() as $finding) {
             $had[$finding->id()] = $finding;
         }
         $put = [];
-        $order = [];
-        foreach ($this->all() as $finding) {
-            $id = $finding->id();
-            $order[] = $id;
-            // What was not judged again is the very same.
-            $same = ($had[$id] ?? null) === $finding || (isset($had[$id]) && json_encode($had[$id], JSON_THROW_ON_ERROR) === json_encode($finding, JSON_THROW_ON_ERROR));
-            if (! $same) {
+        foreach ((new self(array_intersect_key($this->found, array_flip($changed))))->all() as $finding) {
+            $same = $had[$finding->id()] ?? null;
+            if ($same !== $finding && ($same === null || json_encode($same, JSON_THROW_ON_ERROR) !== json_encode($finding, JSON_THROW_ON_ERROR))) {
                 $put[] = $finding;
             }
         }
+        $order = $this->ids();
 
-        return ['put' => $put, 'gone' => array_map(strval(...), array_keys(array_diff_key($had, array_flip($order)))), 'order' => $order];
+        return ['put' => $put, 'gone' => array_values(array_diff($before->ids(), $order)), 'order' => $order];
     }
 
     /** @return list<Finding> those not accepted by the user */
@@ -93,24 +106,5 @@ final readonly class Findings
         }
 
         return array_values(array_filter($this->all(), static fn (Finding $finding): bool => ! isset($accepted[$finding->id()])));
-    }
-
-    /**
-     * By the names that users gave, so that no list depends on the order in which rules go through a plan.
-     *
-     * @param  list<Finding>  $findings
-     * @return list<Finding>
-     */
-    private static function inOrder(array $findings): array
-    {
-        if (count($findings) > 1) {
-            $where = array_map(static fn (Finding $finding): string => $finding->at->where, $findings);
-            $titles = array_column($findings, 'title');
-            $ids = array_map(static fn (Finding $finding): string => $finding->id(), $findings);
-            $places = array_keys($findings);
-            array_multisort($where, SORT_ASC, SORT_NATURAL | SORT_FLAG_CASE, $titles, SORT_ASC, SORT_STRING, $ids, SORT_ASC, SORT_STRING, $places, SORT_ASC, SORT_NUMERIC, $findings);
-        }
-
-        return $findings;
     }
 }

@@ -23,18 +23,15 @@ final class Judging
     /** @var array<string, array<string, list<Finding>>> by rule, then by id of the subject */
     private array $found = [];
 
-    public function __construct(private readonly Look $look, private readonly Rulebook $rules)
+    /** @var array<string, array<string, mixed>> by key of those rules that are asked again about all they found: ids of that */
+    private array $lasting = [];
+
+    public function __construct(private readonly Look $look, private readonly Rulebook $rules, private readonly Findings $before)
     {
     }
 
-    public function of(Subjects $subjects, Findings $before): Findings
+    public function of(Subjects $subjects): Findings
     {
-        // What is felt is asked about anew, whatever it was before: it may be no subject any more. The plan itself always is.
-        $anew = $subjects->gone + $subjects->ids() + [$this->look->plan->properties->id => true];
-        foreach ($this->rules->keys() as $key) {
-            $had = $before->bySubject[$key] ?? [];
-            $this->found[$key] = $had === [] ? [] : array_diff_key($had, $anew);
-        }
         $look = $this->look;
         $this->ask(NodeRule::class, $this->things($subjects, Node::class), static fn (NodeRule $rule): Closure => $rule->check(...));
         $this->ask(SupplyRule::class, $this->things($subjects, Supply::class), static fn (SupplyRule $rule): Closure => $rule->check(...));
@@ -57,7 +54,20 @@ final class Judging
         }
         $this->ask(PlanRule::class, [$look->plan->properties->id => $look], static fn (PlanRule $rule): Closure => $rule->check(...));
 
-        return new Findings($this->found);
+        // What is felt is asked about anew, whatever it was before: it may be no subject any more. The plan itself always is.
+        $anew = $subjects->gone + $subjects->ids() + [$look->plan->properties->id => true];
+        $found = [];
+        foreach ($this->rules->keys() as $key) {
+            $found[$key] = $this->had($key)->but(isset($this->lasting[$key]) ? $anew + $this->lasting[$key] : $anew, $this->found[$key] ?? []);
+        }
+
+        return new Findings($found);
+    }
+
+    /** What a rule found before. */
+    private function had(string $key): Found
+    {
+        return $this->before->found[$key] ?? Found::of([]);
     }
 
     /**
@@ -84,8 +94,9 @@ final class Judging
             $finds[$key] = $this->rules->finds($rule);
             if ($found !== null && $rule instanceof Lasting) {
                 // Asked of all it found, wherever that is.
-                $lasting[$key] = array_filter(array_map($found, self::idsIn(array_diff_key($this->found[$key], $subjects))));
-                $this->found[$key] = array_intersect_key($this->found[$key], $subjects);
+                $this->lasting[$key] = $this->had($key)->subjects;
+                $others = array_keys(array_diff_key($this->lasting[$key], $subjects));
+                $lasting[$key] = array_filter(array_map($found, array_combine($others, $others)));
             }
         }
         // Subject by subject, not rule by rule: what one rule looked up, the next finds at hand. Hundreds of thousands of times in
@@ -111,17 +122,6 @@ final class Judging
         foreach ($findings as $finding) {
             $this->found[$finds->key][$id][] = $finding->foundBy($finds);
         }
-    }
-
-    /**
-     * @param  array<string, list<Finding>>  $found
-     * @return array<string, string> ids of subjects, each under itself
-     */
-    private static function idsIn(array $found): array
-    {
-        $ids = array_keys($found);
-
-        return array_combine($ids, $ids);
     }
 
     /**

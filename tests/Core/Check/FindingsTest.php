@@ -7,6 +7,7 @@ namespace Tests\Core\Check;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Findings;
 use Rundfunk\Check\Finds;
+use Rundfunk\Check\Found;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Operation;
@@ -46,8 +47,8 @@ final class FindingsTest extends CoreTestCase
         $finds = new Finds('thing', WorkStep::Nodes);
         $mild = Finding::advice('T', Spot::of($node, 'A'), 'D', 'R', about: ['x'])->foundBy($finds);
         $grave = Finding::fault('T', Spot::of($node, 'B'), 'D', 'R', about: ['x'])->foundBy($finds);
-        self::assertSame([$grave], (new Findings(['thing' => ['one' => [$mild], 'other' => [$grave]]]))->all());
-        self::assertSame([$grave], (new Findings(['thing' => ['one' => [$grave], 'other' => [$mild]]]))->all());
+        self::assertSame([$grave], (new Findings(['thing' => Found::of(['one' => [$mild], 'other' => [$grave]])]))->all());
+        self::assertSame([$grave], (new Findings(['thing' => Found::of(['one' => [$grave], 'other' => [$mild]])]))->all());
     }
 
     public function test_an_id_does_not_depend_on_the_order_of_what_it_is_about(): void
