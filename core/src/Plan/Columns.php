@@ -73,6 +73,19 @@ final class Columns
         return $this->byId[$field] ??= array_combine($this->ids, $field === 'id' ? $this->ids : $this->whole($field));
     }
 
+    /** @return list<string> ids of those whose field holds just this */
+    public function holding(string $field, mixed $value): array
+    {
+        $ids = [];
+        foreach ($this->blocks[$field] as $block => $packed) {
+            foreach (array_keys($this->unpacked[$field][$block] ??= ($this->unpack)($packed), $value, true) as $at) {
+                $ids[] = $this->ids[$block * self::BLOCK + $at];
+            }
+        }
+
+        return $ids;
+    }
+
     /** @return list<mixed> */
     private function whole(string $field): array
     {

@@ -6,7 +6,7 @@ namespace Rundfunk\Plan;
 
 /**
  * The things of one kind by what one of their fields holds. The first few times they are picked out of the engine's own list
- * of the field, for an edit asks for few; whoever asks for more gets an index of all.
+ * of the field, or of what is kept of it, for an edit asks for few; whoever asks for more gets an index of all.
  *
  * @template T of Thing
  */
@@ -23,9 +23,9 @@ final class Grouping
     /**
      * @param  class-string<T>  $class
      * @param  Things<T>  $things  all of the class
-     * @param  array<string, string|null>  $column  what the field of each holds, by id
+     * @param  array<string, string|null>|null  $column  what the field of each holds, by id; null until all of it was asked for
      */
-    private function __construct(private readonly string $class, private readonly string $field, private readonly Things $things, public readonly array $column)
+    private function __construct(private readonly string $class, private readonly string $field, private readonly Things $things, private ?array $column)
     {
     }
 
@@ -38,10 +38,7 @@ final class Grouping
      */
     public static function by(string $class, string $field, Things $things): self
     {
-        /** @var array<string, string|null> $column */
-        $column = $things->column($field);
-
-        return new self($class, $field, $things, $column);
+        return new self($class, $field, $things, null);
     }
 
     /**
@@ -53,6 +50,9 @@ final class Grouping
      */
     public function edited(Things $things, array $touched): self
     {
+        if ($this->column === null) {
+            return self::by($this->class, $this->field, $things);
+        }
         $column = $this->column;
         foreach ($touched as $id) {
             unset($column[$id]);
@@ -62,6 +62,18 @@ final class Grouping
         }
 
         return new self($this->class, $this->field, $things, $column);
+    }
+
+    /** @return array<string, string|null> what the field of each holds, by id */
+    public function column(): array
+    {
+        if ($this->column === null) {
+            /** @var array<string, string|null> $column */
+            $column = $this->things->column($this->field);
+            $this->column = $column;
+        }
+
+        return $this->column;
     }
 
     /** @return list<T> in order */
@@ -74,7 +86,7 @@ final class Grouping
     private function group(string $id): array
     {
         if ($this->ids === null && count($this->groups) < self::PICKED_OUT) {
-            $ids = array_keys($this->column, $id, true);
+            $ids = $this->column === null && $this->things->arePacked() ? $this->things->holding($this->field, $id) : array_keys($this->column(), $id, true);
         } else {
             $ids = ($this->ids ??= $this->index())[$id] ?? [];
         }
@@ -90,7 +102,7 @@ final class Grouping
     private function index(): array
     {
         $ids = [];
-        foreach ($this->column as $thing => $group) {
+        foreach ($this->column() as $thing => $group) {
             $ids[$group ?? ''][] = $thing;
         }
 

@@ -530,7 +530,7 @@ final class Plan
     private function sound(array $hops): array
     {
         // Asked of every hop of a plan several times: the engine's own list of a field answers soonest.
-        $links = $this->grouping(Endpoint::class, 'linkId')->column;
+        $links = $this->grouping(Endpoint::class, 'linkId')->column();
         $sound = [];
         foreach ($hops as $hop) {
             if (($links[$hop->fromId] ?? null) === $hop->linkId && ($links[$hop->toId] ?? null) === $hop->linkId) {

@@ -137,6 +137,20 @@ final class Things implements Countable
         return $fresh === [] ? $column : array_replace($column, $fresh);
     }
 
+    /** Whether most of them come from columns: what one field of all of them holds is dearer then than of which it is this. */
+    public function arePacked(): bool
+    {
+        return $this->columns !== null;
+    }
+
+    /** @return list<string> ids of those whose field holds just this, not the id itself */
+    public function holding(string $field, mixed $value): array
+    {
+        $kept = array_filter($this->columns?->holding($field, $value) ?? [], fn (string $id): bool => ! isset($this->gone[$id]) && ! isset($this->fresh[$id]));
+
+        return [...array_values($kept), ...array_map(strval(...), array_keys(array_column($this->fresh, $field, 'id'), $value, true))];
+    }
+
     public function count(): int
     {
         return count($this->columns === null ? $this->fresh : array_diff_key($this->columns->places(), $this->gone) + $this->fresh);

@@ -86,6 +86,21 @@ final class ThingsTest extends CoreTestCase
         self::assertSame(array_map(static fn (Node $node): string => $node->name, array_slice($nodes, 1)), $changed->column('name'));
         self::assertCount(count($blocks['name']) - 4, $read);
         self::assertSame($read, array_unique($read));
+        $read = [];
+        self::assertSame([$ids[700]], $changed->holding('order', 700));
+        self::assertCount(count($blocks['order']) - 4, $read, 'what was read of the field for single things is not read again');
+    }
+
+    public function test_what_holds_something_is_found_where_it_was_kept_and_where_it_changed(): void
+    {
+        $kept = self::packed(self::linden(), ThingKind::Node);
+        $of = array_keys($kept->column('kind'), NodeKind::Controller, true);
+        self::assertSame($of, $kept->holding('kind', NodeKind::Controller));
+        $new = new Node('01ARZ3NDEKTSV4RRFFQ69G5FAV', 'New', NodeKind::Controller);
+        $changed = $kept->with([$of[0] => null, $of[1] => new Node($of[1], 'Otherwise', NodeKind::Handset), $of[2] => new Node($of[2], 'Again', NodeKind::Controller), $new->id => $new]);
+        self::assertEqualsCanonicalizing([...array_slice($of, 2), $new->id], $changed->holding('kind', NodeKind::Controller));
+        self::assertContains($of[1], $changed->holding('kind', NodeKind::Handset));
+        self::assertSame([], $changed->holding('name', 'of nobody'));
     }
 
     public function test_what_is_asked_of_columns_is_felt_to_have_changed(): void
