@@ -9,6 +9,7 @@ use App\Database\RepeatableBlueprint;
 use App\Http\SignedIn;
 use App\Limits\Slots;
 use App\Plans\Edition;
+use App\Plans\KeptCatalogue;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -34,11 +35,11 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Slots::class, static fn (): Slots => new Slots(storage_path('framework/slots')));
         $this->app->bind(Blueprint::class, RepeatableBlueprint::class);
         $this->app->singleton(Edition::class, static fn (): Edition => Edition::running(storage_path('framework/edition')));
-        $this->app->singleton(Knowledge::class, static fn (): Knowledge => Shipped::knowledge());
-        $this->app->singleton(Checker::class, static fn (): Checker => Shipped::checker());
-        $this->app->singleton(Calculators::class, static fn (): Calculators => Shipped::calculators());
-        $this->app->singleton(Views::class, static fn (): Views => Shipped::views());
-        $this->app->singleton(Assigner::class, static fn (): Assigner => Shipped::assigner());
+        $this->app->singleton(Knowledge::class, static fn (Application $app): Knowledge => Shipped::knowing((new KeptCatalogue(storage_path('framework/catalogue'), $app->make(Edition::class)))->catalogue()));
+        $this->app->singleton(Checker::class, static fn (Application $app): Checker => Shipped::checker($app->make(Knowledge::class)));
+        $this->app->singleton(Calculators::class, static fn (Application $app): Calculators => Shipped::calculators($app->make(Knowledge::class)));
+        $this->app->singleton(Views::class, static fn (Application $app): Views => Shipped::views($app->make(Knowledge::class)));
+        $this->app->singleton(Assigner::class, static fn (Application $app): Assigner => Shipped::assigner($app->make(Knowledge::class)));
     }
 
     /** What was given as an address, when it is a text at all: the limit is asked before the fields are. */

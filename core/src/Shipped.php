@@ -161,9 +161,21 @@ final class Shipped
 {
     private static ?Knowledge $knowledge = null;
 
+    /** As its files say. */
+    public static function catalogue(): Catalogue
+    {
+        return Catalogue::readFrom(dirname(__DIR__).'/catalogue');
+    }
+
     public static function knowledge(): Knowledge
     {
-        return self::$knowledge ??= new Knowledge(Catalogue::readFrom(dirname(__DIR__).'/catalogue'), Media::of(
+        return self::$knowledge ??= self::knowing(self::catalogue());
+    }
+
+    /** @param  Catalogue  $catalogue  of this program, however it was had */
+    public static function knowing(Catalogue $catalogue): Knowledge
+    {
+        return new Knowledge($catalogue, Media::of(
             new PacketRadio,
             new Infrared,
             new KeyedRadio,
@@ -175,37 +187,42 @@ final class Shipped
         ));
     }
 
-    public static function checker(): Checker
+    public static function checker(?Knowledge $knowledge = null): Checker
     {
-        return new Checker(self::knowledge(), self::rules());
+        $knowledge ??= self::knowledge();
+
+        return new Checker($knowledge, self::rules($knowledge));
     }
 
-    public static function assigner(): Assigner
+    public static function assigner(?Knowledge $knowledge = null): Assigner
     {
+        $knowledge ??= self::knowledge();
         $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep, new CoreStep, new SpreadStep];
-        foreach (self::knowledge()->media->everyOffering(Proposes::class) as $proposes) {
+        foreach ($knowledge->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
 
-        return new Assigner(self::knowledge(), $steps);
+        return new Assigner($knowledge, $steps);
     }
 
-    public static function calculators(): Calculators
+    public static function calculators(?Knowledge $knowledge = null): Calculators
     {
+        $knowledge ??= self::knowledge();
         $calculators = [...ElectricalCalculators::all(), ...BehaviourCalculators::all()];
-        foreach (self::knowledge()->media->everyOffering(OffersCalculators::class) as $offers) {
+        foreach ($knowledge->media->everyOffering(OffersCalculators::class) as $offers) {
             $calculators = [...$calculators, ...$offers->calculators()];
         }
 
         return Calculators::of(...$calculators);
     }
 
-    public static function views(): Views
+    public static function views(?Knowledge $knowledge = null): Views
     {
-        $byMedium = array_map(static fn (OffersViews $offers): array => $offers->views(), self::knowledge()->media->everyOffering(OffersViews::class));
+        $knowledge ??= self::knowledge();
+        $byMedium = array_map(static fn (OffersViews $offers): array => $offers->views(), $knowledge->media->everyOffering(OffersViews::class));
 
         return Views::of(
-            self::knowledge(),
+            $knowledge,
             new LineMapView,
             new RouteWayView,
             new OutputMastersView,
@@ -231,9 +248,10 @@ final class Shipped
     }
 
     /** In the order in which findings of one gravity are listed. */
-    public static function rules(): Rulebook
+    public static function rules(?Knowledge $knowledge = null): Rulebook
     {
-        $byMedium = array_map(static fn (HasRules $has): array => $has->rules(), self::knowledge()->media->everyOffering(HasRules::class));
+        $knowledge ??= self::knowledge();
+        $byMedium = array_map(static fn (HasRules $has): array => $has->rules(), $knowledge->media->everyOffering(HasRules::class));
 
         return new Rulebook([
             new NodeWithoutBoard,
