@@ -8,6 +8,11 @@ const logic = 'resources/js/lib/**/*.test.ts';
 // What draws nothing, and yet asks for a page, its address or its store.
 const asksABrowser = ['api', 'hues', 'shown.svelte', 'workspace'].map((name) => `resources/js/lib/${name}.test.ts`);
 
+// What puts something else in the place of a module, and so is the only one to load it.
+const replacesModules = ['lib/workspace', 'lib/shown.svelte', 'pages/steps/nodes/codes', 'widgets/use-in-plan'].map(
+    (name) => `resources/js/${name}.test.ts`,
+);
+
 export default defineConfig({
     plugins: [
         // Only the build needs it, and it refuses to start a development server, which the unit tests are, on CI.
@@ -40,6 +45,18 @@ export default defineConfig({
                     environment: 'jsdom',
                     setupFiles: ['resources/js/test-setup.ts'],
                     include: asksABrowser.concat('resources/js/!(lib)/**/*.test.ts'),
+                    exclude: [...configDefaults.exclude, ...replacesModules],
+                    // One page and one set of modules for all of a process: to load both anew for each file takes half of the time.
+                    isolate: false,
+                },
+            },
+            {
+                extends: true,
+                test: {
+                    name: 'replacing',
+                    environment: 'jsdom',
+                    setupFiles: ['resources/js/test-setup.ts'],
+                    include: replacesModules,
                 },
             },
         ],

@@ -1,4 +1,4 @@
-import { vi } from 'vitest';
+import { afterAll, vi } from 'vitest';
 
 // What the components ask of a browser and the stand-in lacks.
 window.matchMedia = vi.fn(() => ({ matches: false, addEventListener: () => undefined })) as never;
@@ -13,3 +13,9 @@ window.ResizeObserver = class {
         // Nothing is ever resized here.
     }
 };
+
+// The next file of the process finds what it is about as it is.
+afterAll(() => {
+    vi.restoreAllMocks();
+    vi.unstubAllGlobals();
+});

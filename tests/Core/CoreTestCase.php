@@ -26,6 +26,10 @@ abstract class CoreTestCase extends TestCase
 {
     private static ?Knowledge $knowledge = null;
 
+    private static ?Checker $checker = null;
+
+    private static ?Assigner $assigner = null;
+
     protected static function knowledge(): Knowledge
     {
         return self::$knowledge ??= Shipped::knowledge();
@@ -33,12 +37,12 @@ abstract class CoreTestCase extends TestCase
 
     protected static function checker(): Checker
     {
-        return Shipped::checker();
+        return self::$checker ??= Shipped::checker();
     }
 
     protected static function assigner(): Assigner
     {
-        return Shipped::assigner();
+        return self::$assigner ??= Shipped::assigner();
     }
 
     protected static function linden(): Plan

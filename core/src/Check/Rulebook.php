@@ -10,6 +10,9 @@ final readonly class Rulebook
     /** @var array<string, Finds> by class of the rule */
     private array $finds;
 
+    /** @var array<class-string, list<array{Rule, string|null}>> by the kind of rule that they are */
+    private array $judging;
+
     /**
      * @param  list<Rule>  $general
      * @param  array<string, list<Rule>>  $byMedium  by the medium's key: those that judge links, ends and hops are asked about its own alone
@@ -21,6 +24,15 @@ final readonly class Rulebook
             $finds[$rule::class] = Finds::of($rule);
         }
         $this->finds = $finds;
+        $judging = [];
+        foreach (['' => $general, ...$byMedium] as $medium => $rules) {
+            foreach ($rules as $rule) {
+                foreach (class_implements($rule) as $kind) {
+                    $judging[$kind][] = [$rule, $medium === '' ? null : $medium];
+                }
+            }
+        }
+        $this->judging = $judging;
     }
 
     /** @return list<Rule> in the order in which findings are listed */
@@ -48,18 +60,8 @@ final readonly class Rulebook
      */
     public function judging(string $kind): array
     {
-        $rules = array_map(static fn (Rule $rule): array => [$rule, null], $this->general);
-        foreach ($this->byMedium as $medium => $own) {
-            foreach ($own as $rule) {
-                $rules[] = [$rule, $medium];
-            }
-        }
-        $judging = [];
-        foreach ($rules as [$rule, $medium]) {
-            if ($rule instanceof $kind) {
-                $judging[] = [$rule, $medium];
-            }
-        }
+        /** @var list<array{T, non-empty-string|null}> $judging  each is of the kinds that it implements */
+        $judging = $this->judging[$kind] ?? [];
 
         return $judging;
     }

@@ -63,7 +63,8 @@ final class TracesTest extends CoreTestCase
         $this->all($nodes, static fn (int $number): array => ['avr-gcc', '-mmcu=atmega644', ...$flags, '-Os', '-DF_CPU=16000000UL', '-o', "board{$number}.elf", "node{$number}.c"]);
         $board = $this->all($nodes, static fn (int $number): array => ['simavr', '-m', 'atmega644', '-f', '16000000', "board{$number}.elf"]);
         foreach ($nodes as $number => $tables) {
-            self::assertSame($expected[$number], $host[$number], "node {$number} on this computer: ".$this->where($number, $tables));
+            // Where they part is looked for only where they do: that takes as long as all the rest.
+            self::assertSame($expected[$number], $host[$number], "node {$number} on this computer: ".($host[$number] === $expected[$number] ? '' : $this->where($number, $tables)));
             preg_match_all('/\b[0-9a-f]{8}\b/', (string) preg_replace('/\e\[[0-9;]*m/', '', $board[$number]), $sums);
             self::assertSame($expected[$number], implode("\n", $sums[0])."\n", "node {$number} on the board");
         }

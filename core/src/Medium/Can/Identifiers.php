@@ -41,6 +41,7 @@ final readonly class Identifiers
             return null;
         }
         $before = $bus->responses();
+        $inTime = $before === null ? [] : array_filter($others, static fn (Traffic $one): bool => ! self::isLate($one->sent, $before));
         foreach (array_reverse($others) as $other) {
             $id = ($other->sent->extended ? $other->sent->id >> 18 : $other->sent->id) - 1;
             while ($id >= 0 && isset($taken[$id])) {
@@ -51,15 +52,31 @@ final readonly class Identifiers
             }
             $moved = new Sent($id, false, $own->sent->bytes, $own->sent->periodNs, $own->sent->deadlineNs);
             $after = new ResponseTimes($bus->settings->bitrate, [$moved, ...array_map(static fn (Traffic $one): Sent => $one->sent, array_slice($others, 0, ResponseTimes::MOST_MESSAGES - 1))]);
-            $worst = $after->worstNs($moved);
-            $isLate = static fn (?ResponseTimes $times, Sent $sent): bool => ($times?->worstNs($sent) ?? PHP_INT_MAX) > $sent->deadlineNs;
-            $made = array_filter($others, static fn (Traffic $one): bool => $isLate($after, $one->sent) && ! $isLate($before, $one->sent));
-            if ($worst !== null && $worst <= $moved->deadlineNs && $made === []) {
+            if (! self::isLate($moved, $after) && ! self::anyLate($inTime, $after)) {
                 return $id;
             }
         }
 
         return null;
+    }
+
+    private static function isLate(Sent $sent, ResponseTimes $times): bool
+    {
+        $worst = $times->worstNs($sent);
+
+        return $worst === null || $worst > $sent->deadlineNs;
+    }
+
+    /** @param  array<Traffic>  $traffic */
+    private static function anyLate(array $traffic, ResponseTimes $times): bool
+    {
+        foreach ($traffic as $one) {
+            if (self::isLate($one->sent, $times)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{listenOnly: false, identifier: int}|null what lets an end speak that only listened: under an identifier that nobody else sends; null where none is free */

@@ -46,12 +46,12 @@ final readonly class ResponseTimes
     /** @return int|null nanoseconds, rounded up; null where it may wait for ever, or for longer than a minute */
     public function worstNs(Sent $message): ?int
     {
-        $ahead = array_values(array_filter($this->messages, static fn (Sent $other): bool => $other->rank() < $message->rank()));
+        $ahead = array_map($this->figures(...), array_values(array_filter($this->messages, static fn (Sent $other): bool => $other->rank() < $message->rank())));
         $behind = array_filter($this->messages, static fn (Sent $other): bool => $other->rank() > $message->rank());
         $left = intdiv(self::SUMS_MOST, count($this->messages));
         // What is under way is not broken off: the longest of the less urgent.
         $blocked = max([0, ...array_map($this->length(...), array_values($behind))]);
-        $busy = $this->settle($left, $blocked + $this->length($message), fn (int $busy): int => $blocked + $this->released([...$ahead, $message], $busy));
+        $busy = $this->settle($left, $blocked + $this->length($message), fn (int $busy): int => $blocked + self::released([...$ahead, $this->figures($message)], $busy));
         if ($busy === null) {
             return null;
         }
@@ -59,7 +59,7 @@ final readonly class ResponseTimes
         $waits = $blocked;
         for ($instance = 0; $instance < self::times($busy + $this->span($message->jitterNs), $this->span($message->periodNs)); $instance++) {
             $before = $blocked + $instance * $this->length($message);
-            $waits = $this->settle($left, max($waits, $before), fn (int $waits): int => $before + $this->released($ahead, $waits + self::SECOND_NS));
+            $waits = $this->settle($left, max($waits, $before), fn (int $waits): int => $before + self::released($ahead, $waits + self::SECOND_NS));
             if ($waits === null || --$left <= 0) {
                 return null;
             }
@@ -91,16 +91,22 @@ final readonly class ResponseTimes
     /**
      * How long all that comes within some time takes on the wire.
      *
-     * @param  list<Sent>  $messages
+     * @param  list<array{int, int, int}>  $messages  jitter, period and length of each
      */
-    private function released(array $messages, int $within): int
+    private static function released(array $messages, int $within): int
     {
         $sum = 0;
-        foreach ($messages as $message) {
-            $sum += self::times($within + $this->span($message->jitterNs), $this->span($message->periodNs)) * $this->length($message);
+        foreach ($messages as [$jitter, $period, $length]) {
+            $sum += self::times($within + $jitter, $period) * $length;
         }
 
         return $sum;
+    }
+
+    /** @return array{int, int, int} jitter, period and length of a message: added up thousands of times */
+    private function figures(Sent $message): array
+    {
+        return [$this->span($message->jitterNs), $this->span($message->periodNs), $this->length($message)];
     }
 
     private function length(Sent $message): int
