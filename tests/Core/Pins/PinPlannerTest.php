@@ -338,6 +338,10 @@ final class PinPlannerTest extends CoreTestCase
         yield 'the lowest pin of a free timer' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-20io')), ['Eye' => 'D3']];
         yield 'a timer that no library takes goes before' => [static fn (Sketch $s): Sketch => $eye($on($s, '8bit-5v-70io')), ['Eye' => 'D2']];
         yield 'not the one that dims' => [static fn (Sketch $s): Sketch => $eye($fan($on($s, '8bit-5v-70io'), 'D3')), ['Eye' => 'D6']];
+        $fans = static fn (Sketch $s, string ...$pins): Sketch => array_reduce(array_keys($pins), static fn (Sketch $s, int $at): Sketch => $s->module("fan{$at}", 'n', 'transistor-4v5', "Fan {$at}")->output("air{$at}", 'n', "Air {$at}", OutputKind::Pwm, "fan{$at}", 'GATE')->wire("fan{$at}", 'GATE', $pins[$at]), $s);
+        yield 'rather the tone\'s, where nothing sounds, than one that dims' => [static fn (Sketch $s): Sketch => $eye($fans($on($s, '8bit-5v-70io'), 'D3', 'D6', 'D11')), ['Eye' => 'D9']];
+        yield 'where all dim, the one that dims least, whose fan goes elsewhere' => [static fn (Sketch $s): Sketch => $eye($fans($on($s, '8bit-5v-70io'), 'D2', 'D3', 'D6', 'D7', 'D9', 'D11', 'D44')), ['Eye' => 'D11']];
+        yield 'of those alike the one with the lowest pin' => [static fn (Sketch $s): Sketch => $eye($fans($on($s, '8bit-5v-70io'), 'D3', 'D6', 'D9', 'D11', 'D44')), ['Eye' => 'D2']];
         yield 'not the one of the tone' => [static fn (Sketch $s): Sketch => $eye($beep($on($s, '8bit-5v-20io'))), ['Eye' => 'D9']];
         yield 'not the one of the servo' => [static fn (Sketch $s): Sketch => $eye($servo($fan($on($s, '8bit-5v-20io'), 'D5'))), ['Eye' => 'D3']];
         yield 'none is left' => [static fn (Sketch $s): Sketch => $eye($servo($beep($on($s, '8bit-5v-20io')))), []];
