@@ -166,6 +166,10 @@ final readonly class Output implements Thing
     /** @return list<Hazard> those for which the word of a link is not enough */
     public function proofHazards(): array
     {
+        // Asked of every route of a plan.
+        if ($this->hazards === []) {
+            return [];
+        }
         $hazards = array_map(static fn (string $hazard): Hazard => Hazard::from($hazard), $this->hazards);
 
         return array_values(array_filter($hazards, static fn (Hazard $hazard): bool => $hazard->asksForProof()));

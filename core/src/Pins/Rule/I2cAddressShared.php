@@ -46,7 +46,6 @@ final readonly class I2cAddressShared implements NodeRule
      */
     private static function inevitable(Node $node, Look $look, array $wired): iterable
     {
-        $buses = count($look->board($node)?->buses('i2c') ?? []);
         $alike = [];
         foreach ($look->plan->modulesOf($node) as $module) {
             $address = $look->catalogue->classOf($module)->i2cAddress;
@@ -54,6 +53,9 @@ final readonly class I2cAddressShared implements NodeRule
                 $alike[$address][] = $module;
             }
         }
+        // Nearly always there is nothing to count buses for.
+        $alike = array_filter($alike, static fn (array $modules): bool => count($modules) > 1);
+        $buses = $alike === [] ? 0 : count($look->board($node)?->buses('i2c') ?? []);
         foreach ($buses === 0 ? [] : $alike as $address => $modules) {
             foreach (array_slice($modules, $buses) as $module) {
                 if (! isset($wired[$module->id])) {
