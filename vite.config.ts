@@ -2,16 +2,18 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { svelteTesting } from '@testing-library/svelte/vite';
 import laravel from 'laravel-vite-plugin';
+import { readdirSync, readFileSync } from 'node:fs';
 import { configDefaults, defineConfig } from 'vitest/config';
 
 const logic = 'resources/js/lib/**/*.test.ts';
 // What draws nothing, and yet asks for a page, its address or its store.
 const asksABrowser = ['api', 'hues', 'shown.svelte', 'workspace'].map((name) => `resources/js/lib/${name}.test.ts`);
 
-// What puts something else in the place of a module, and so is the only one to load it.
-const replacesModules = ['lib/workspace', 'lib/shown.svelte', 'pages/steps/nodes/codes', 'widgets/use-in-plan'].map(
-    (name) => `resources/js/${name}.test.ts`,
-);
+// What puts something else in the place of a module, and so must be the only one to load it.
+const replacesModules = readdirSync('resources/js', { recursive: true, encoding: 'utf8' })
+    .map((name) => `resources/js/${name}`)
+    .filter((name) => name.endsWith('.test.ts') && readFileSync(name, 'utf8').includes('vi.mock('))
+    .filter((name) => !name.startsWith('resources/js/lib/') || asksABrowser.includes(name));
 
 export default defineConfig({
     plugins: [
