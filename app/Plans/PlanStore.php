@@ -186,9 +186,7 @@ final readonly class PlanStore
         }
         foreach ($fresh as $what => $stamp) {
             if ($what === self::FINDINGS) {
-                $changed = $findings->rulesOtherThan($before);
-                $change = array_map(static fn (Found $found): array => $found->packed(Kept::packed(...)), array_intersect_key($findings->found, array_flip($changed)));
-                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, $change, count($findings->found), static fn (): array => self::packed($findings));
+                $this->kept->keepChange($record->id, $what, $old[$what] ?? null, $stamp, self::packed($findings->otherThan($before)), count($findings->found), static fn (): array => self::packed($findings->found));
             } else {
                 $things = $edited->plan->things(ThingKind::from($what));
                 $touched = $edited->touched[$what] ?? [];
@@ -289,15 +287,18 @@ final readonly class PlanStore
         }
         $findings = $this->checker->check($plan);
         if ($stamp !== null) {
-            $this->kept->keep($record->id, self::FINDINGS, $stamp, self::packed($findings));
+            $this->kept->keep($record->id, self::FINDINGS, $stamp, self::packed($findings->found));
         }
 
         return $findings;
     }
 
-    /** @return array<string, mixed> by rule */
-    private static function packed(Findings $findings): array
+    /**
+     * @param  array<string, Found>  $found  by rule
+     * @return array<string, mixed>
+     */
+    private static function packed(array $found): array
     {
-        return array_map(static fn (Found $found): array => $found->packed(Kept::packed(...)), $findings->found);
+        return array_map(static fn (Found $one): array => $one->packed(Kept::packed(...)), $found);
     }
 }

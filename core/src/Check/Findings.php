@@ -66,10 +66,10 @@ final readonly class Findings
         return array_merge(...$byRank);
     }
 
-    /** @return list<string> keys of the rules that were asked and said something else, or the same anew */
-    public function rulesOtherThan(self $before): array
+    /** @return array<string, Found> by rule: of those that were asked and said something else, or the same anew */
+    public function otherThan(self $before): array
     {
-        return array_map(strval(...), array_keys(array_filter($this->found, static fn (Found $found, string $key): bool => $found->saysOtherThan($before->found[$key] ?? Found::of([])), ARRAY_FILTER_USE_BOTH)));
+        return array_filter($this->found, static fn (Found $found, string $key): bool => $found->saysOtherThan($before->found[$key] ?? Found::of([])), ARRAY_FILTER_USE_BOTH);
     }
 
     /**
@@ -80,13 +80,13 @@ final readonly class Findings
     public function since(self $before): array
     {
         // What was not judged again is the very same.
-        $changed = $this->rulesOtherThan($before);
+        $changed = $this->otherThan($before);
         $had = [];
-        foreach ((new self(array_intersect_key($before->found, array_flip($changed))))->all() as $finding) {
+        foreach ((new self(array_intersect_key($before->found, $changed)))->all() as $finding) {
             $had[$finding->id()] = $finding;
         }
         $put = [];
-        foreach ((new self(array_intersect_key($this->found, array_flip($changed))))->all() as $finding) {
+        foreach ((new self($changed))->all() as $finding) {
             $same = $had[$finding->id()] ?? null;
             if ($same !== $finding && ($same === null || json_encode($same, JSON_THROW_ON_ERROR) !== json_encode($finding, JSON_THROW_ON_ERROR))) {
                 $put[] = $finding;
