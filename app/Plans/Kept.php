@@ -78,6 +78,28 @@ final readonly class Kept
         $this->put(self::changes($planId, $what), ['stamp' => $stamp, 'of' => $of, 'changes' => [...$changes, self::packed($change)]]);
     }
 
+    /**
+     * What belongs to no plan and is worked out of the program alone: of this edition it never changes.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @param  Closure(): T  $make
+     * @return T
+     */
+    public function ofProgram(string $what, string $class, Closure $make): object
+    {
+        $kept = $this->entry(self::ofEdition($what))['value'] ?? null;
+        $value = is_string($kept) ? self::unpacked($kept) : null;
+        if ($value instanceof $class) {
+            return $value;
+        }
+        $made = $make();
+        $this->put(self::ofEdition($what), ['stamp' => $this->edition->name, 'value' => self::packed($made)]);
+
+        return $made;
+    }
+
     /** @return array{stamp: string, ...}|null null where there is none of this edition */
     private function entry(string $key): ?array
     {
@@ -127,7 +149,8 @@ final readonly class Kept
 
     private static function unpacked(string $packed): mixed
     {
-        $value = igbinary_unserialize($packed);
+        // What cannot be read is as good as lost.
+        $value = @igbinary_unserialize($packed);
 
         return $value === false ? null : $value;
     }
@@ -144,6 +167,11 @@ final readonly class Kept
     public static function unpackedList(string $packed): array
     {
         return array_values(self::unpackedArray($packed));
+    }
+
+    private static function ofEdition(string $what): string
+    {
+        return "program.{$what}";
     }
 
     private static function whole(string $planId, string $what): string
