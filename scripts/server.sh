@@ -11,15 +11,17 @@ app_environment() {
 
 WORKERS=4
 
-# start_server PORT LOG: sets SERVER_GROUP, the process group to end. What runs hot is compiled, and memory comes in huge
-# pages where the system has them: on one machine a third of an edit's time, on another none. Nobody looks for circles
-# among the thousands of things that a plan is put together from: each request gives back its memory whole. What it is set
-# to and which addresses it has is read once, from here: of its own, so that no other command believes it. Where there is no
-# room for that on the disk it is read each time.
+# Nobody looks for circles among the thousands of things that a plan is put together from: each request gives back its memory
+# whole. Nothing is compiled while it runs: docs/adr/0023 says why.
+SERVER_PHP=(-d post_max_size=16M -d memory_limit=256M -d zend.enable_gc=0 -d opcache.enable_cli=1 -d opcache.jit=off -d opcache.jit_buffer_size=0 -d expose_php=0)
+
+# start_server PORT LOG: sets SERVER_GROUP, the process group to end. Memory comes in huge pages where the system has them.
+# What it is set to and which addresses it has is read once, from here: of its own, so that no other command believes it.
+# Where there is no room for that on the disk it is read each time.
 start_server() {
     local settings=$ROOT/${2%.log}.settings.php addresses=$ROOT/${2%.log}.addresses.php
     (umask 077 && APP_CONFIG_CACHE=$settings php artisan config:cache && APP_ROUTES_CACHE=$addresses php artisan route:cache) >/dev/null 2>>"$2" || rm -f "$settings" "$addresses"
-    (cd public && APP_CONFIG_CACHE=$settings APP_ROUTES_CACHE=$addresses PHP_CLI_SERVER_WORKERS=$WORKERS USE_ZEND_ALLOC_HUGE_PAGES=1 exec setsid php -d post_max_size=16M -d memory_limit=256M -d zend.enable_gc=0 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d expose_php=0 -S "127.0.0.1:$1" -t . \
+    (cd public && APP_CONFIG_CACHE=$settings APP_ROUTES_CACHE=$addresses PHP_CLI_SERVER_WORKERS=$WORKERS USE_ZEND_ALLOC_HUGE_PAGES=1 exec setsid php "${SERVER_PHP[@]}" -S "127.0.0.1:$1" -t . \
         ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php) </dev/null >>"$2" 2>&1 9>&- &
     SERVER_GROUP=$!
     SERVER_NOTE=${2%.log}.group
