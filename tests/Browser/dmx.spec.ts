@@ -1,6 +1,5 @@
 import { deflateRawSync } from 'node:zlib';
-import AxeBuilder from '@axe-core/playwright';
-import { expect, register, test } from './stage';
+import { expect, register, sound, test } from './stage';
 
 test('six lamps are patched, their switches are read, and a chase of two beats is a strip', async ({ page }) => {
     test.slow();
@@ -32,7 +31,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     await page.getByLabel('Shutter opens from').fill('8');
     await page.keyboard.press('Tab');
     await expect(page.getByLabel('Shutter opens from')).toHaveValue('8');
-    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await sound(page);
 
     await page.getByRole('link', { name: 'Nodes' }).click();
     await page.getByLabel('New node').fill('Desk');
@@ -117,7 +116,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     await expect(strip).toHaveAttribute('aria-label', /Lamp 2: Red changes \d+ times, at most 255, at last 255/);
     for (const theme of ['light', 'dark'] as const) {
         await page.emulateMedia({ colorScheme: theme });
-        expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+        await sound(page);
     }
 });
 
