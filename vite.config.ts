@@ -17,11 +17,10 @@ const replacesModules = readdirSync('resources/js', { recursive: true, encoding:
 
 export default defineConfig({
     plugins: [
-        // Only the build needs it, and it refuses to start a development server, which the unit tests are, on CI.
+        // Only the build needs these; the one refuses to start a development server, which the unit tests are, on CI.
         ...(process.env['VITEST'] === undefined
-            ? [laravel({ input: ['resources/css/app.css', 'resources/js/main.ts'], refresh: false })]
+            ? [laravel({ input: ['resources/css/app.css', 'resources/js/main.ts'], refresh: false }), tailwindcss()]
             : []),
-        tailwindcss(),
         svelte(),
         svelteTesting(),
     ],
@@ -30,7 +29,7 @@ export default defineConfig({
         // Looking for roles in a table of a thousand cells takes seconds on a busy machine.
         testTimeout: 60_000,
         projects: [
-            // A stand-in of a browser takes longer to make than most of these take to run.
+            // A stand-in of a browser takes longer to make than most of these take to run, and so does a process for each file.
             {
                 extends: true,
                 test: {
@@ -38,6 +37,7 @@ export default defineConfig({
                     environment: 'node',
                     include: [logic],
                     exclude: [...configDefaults.exclude, ...asksABrowser],
+                    isolate: false,
                 },
             },
             {

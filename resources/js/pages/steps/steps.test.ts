@@ -82,6 +82,18 @@ const lineMap = {
         },
     ],
 };
+
+/** Two nodes' part of the plan: a table that a key is pressed in need not be one of four thousand cells. */
+function hand(): StepProps {
+    const near = document.nodes.filter(({ name }) => ['Pocket A', 'Bench'].includes(name)).map(({ id }) => id);
+    const controls = document.controls.filter(({ nodeId }) => near.includes(nodeId));
+    const outputs = document.outputs.filter(({ nodeId }) => near.includes(nodeId));
+    const routes = document.routes.filter(
+        (route) => controls.some(({ id }) => id === route.controlId) && outputs.some(({ id }) => id === route.outputId),
+    );
+    return props({ document: { ...document, controls, outputs, routes } });
+}
+
 const edit = vi.fn(() => Promise.resolve(true));
 
 beforeEach(() => {
@@ -115,7 +127,7 @@ test('the switch table has a row a control and a column an output', () => {
 });
 
 test('exactly one cell can be reached with the tabulator', async () => {
-    render(Routes, props());
+    render(Routes, hand());
     const cells = allOfRole('gridcell');
     expect(cells.filter((cell) => cell.tabIndex === 0)).toHaveLength(1);
     await fireEvent.keyDown(screen.getByRole('grid'), { key: 'ArrowDown' });
@@ -125,7 +137,7 @@ test('exactly one cell can be reached with the tabulator', async () => {
 });
 
 test('the arrows stop at the edges', async () => {
-    render(Routes, props());
+    render(Routes, hand());
     const grid = screen.getByRole('grid');
     await fireEvent.keyDown(grid, { key: 'ArrowUp' });
     await fireEvent.keyDown(grid, { key: 'ArrowLeft' });
@@ -141,7 +153,7 @@ test.each([
     ['p', 'pulse', 1000],
     ['+', 'step', null],
 ])('%s in an empty cell adds a route that does "%s"', async (key, action, pulseMs) => {
-    render(Routes, props());
+    render(Routes, hand());
     const grid = screen.getByRole('grid');
     await fireEvent.keyDown(grid, { key: 'ArrowDown' });
     await fireEvent.keyDown(grid, { key });
@@ -152,7 +164,7 @@ test.each([
 });
 
 test('the same letter again changes nothing, another changes the action, and backspace takes it away', async () => {
-    render(Routes, props());
+    render(Routes, hand());
     const grid = screen.getByRole('grid');
     await fireEvent.keyDown(grid, { key: 'p' });
     expect(edit).not.toHaveBeenCalled();
@@ -163,7 +175,7 @@ test('the same letter again changes nothing, another changes the action, and bac
 });
 
 test('a key with a modifier is left to the browser', async () => {
-    render(Routes, props());
+    render(Routes, hand());
     await fireEvent.keyDown(screen.getByRole('grid'), { key: 't', ctrlKey: true });
     expect(edit).not.toHaveBeenCalled();
 });
@@ -292,7 +304,7 @@ describe('what was typed for one thing and not kept is not shown at the next', (
     });
 
     test('of cells', async () => {
-        render(Routes, props());
+        render(Routes, hand());
         const action = (): HTMLSelectElement => fieldLabelled('Action');
         const [first, other] = [action().value, 'off'];
         await fireEvent.keyDown(action(), { key: 'ArrowDown' });
