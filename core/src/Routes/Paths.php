@@ -12,8 +12,8 @@ use Rundfunk\Plan\Route;
 /** The way a route goes from its control's node to its output's node. */
 final class Paths
 {
-    /** @var array<string, list<array{from: Endpoint, to: Endpoint}>>|null ways out of each node, by node id */
-    private ?array $ways = null;
+    /** @var array<string, list<array{from: Endpoint, to: Endpoint}>> ways out of each node that was come by, by node id */
+    private array $ways = [];
 
     /** @var array<string, list<array{from: Endpoint, to: Endpoint}>|null> by "from to" */
     private array $found = [];
@@ -110,29 +110,29 @@ final class Paths
         return $path;
     }
 
-    /** @return list<array{from: Endpoint, to: Endpoint}> */
+    /** @return list<array{from: Endpoint, to: Endpoint}> over the lowest-ordered links first */
     private function waysOut(string $nodeId): array
     {
-        $this->ways ??= $this->allWays();
-
-        return $this->ways[$nodeId] ?? [];
-    }
-
-    /** @return array<string, list<array{from: Endpoint, to: Endpoint}>> */
-    private function allWays(): array
-    {
+        if (isset($this->ways[$nodeId])) {
+            return $this->ways[$nodeId];
+        }
+        $sending = [];
+        foreach ($this->plan->endpointsOf($this->plan->node($nodeId)) as $end) {
+            if ($end->role->sends()) {
+                $sending[$end->linkId][] = $end;
+            }
+        }
         $ways = [];
-        foreach ($this->plan->links() as $link) {
-            $ends = $this->plan->endpointsOn($link);
-            foreach ($ends as $from) {
-                foreach ($from->role->sends() ? $ends : [] as $to) {
-                    if ($to->role->receives() && $to->nodeId !== $from->nodeId) {
-                        $ways[$from->nodeId][] = ['from' => $from, 'to' => $to];
+        foreach ($sending === [] ? [] : $this->plan->links() as $link) {
+            foreach ($sending[$link->id] ?? [] as $from) {
+                foreach ($this->plan->endpointsOn($link) as $to) {
+                    if ($to->role->receives() && $to->nodeId !== $nodeId) {
+                        $ways[] = ['from' => $from, 'to' => $to];
                     }
                 }
             }
         }
 
-        return $ways;
+        return $this->ways[$nodeId] = $ways;
     }
 }

@@ -28,6 +28,9 @@ use Tests\Core\CoreTestCase;
 /** What an edit's answer says of the views, put into those that were there, must be what a whole look at the plan gives. */
 final class ViewsAfterEditsTest extends CoreTestCase
 {
+    /** @var list<array{Plan, array<string, array<string, string>>}>|null */
+    private static ?array $demos = null;
+
     /** @return iterable<string, array{ThingKind}> */
     public static function kinds(): iterable
     {
@@ -37,11 +40,16 @@ final class ViewsAfterEditsTest extends CoreTestCase
         }
     }
 
+    /** @return list<array{Plan, array<string, array<string, string>>}> both demos with all that is shown of them */
+    private static function demos(): array
+    {
+        return self::$demos ??= array_map(static fn (Plan $plan): array => [$plan, self::allShown($plan)], [self::linden(), self::faulty()]);
+    }
+
     #[DataProvider('kinds')]
     public function test_the_parts_make_the_whole(ThingKind $kind): void
     {
-        foreach ([self::linden(), self::faulty()] as $plan) {
-            $before = self::allShown($plan);
+        foreach (self::demos() as [$plan, $before]) {
             $things = array_values($plan->all($kind));
             foreach (array_filter(array_unique([0, count($things) - 1]), static fn (int $at): bool => isset($things[$at])) as $at) {
                 foreach (self::edits($plan, $kind, $things[$at]) as $operation) {

@@ -21,10 +21,15 @@ final class ChannelSearch
     /** @var list<int> */
     private array $best;
 
-    /** @var array{int, int, int, int, list<int>} */
+    /** @var array{int, int, list<int>} what it costs, its highest channel, its channels */
     private array $worth;
 
     private int $steps = 0;
+
+    /** A change weighs more than all links in Wi-Fi's skirts, a warning more than all changes beside. */
+    private readonly int $change;
+
+    private readonly int $warning;
 
     /**
      * @param  list<ChannelWish>  $links
@@ -32,6 +37,8 @@ final class ChannelSearch
      */
     private function __construct(private readonly array $links, array $start)
     {
+        $this->change = count($links) + 1;
+        $this->warning = $this->change ** 2;
         $this->best = $start;
         $this->worth = $this->worth($start);
     }
@@ -44,15 +51,21 @@ final class ChannelSearch
     public static function better(array $links, array $start): array
     {
         $search = new self($links, $start);
-        if ($search->worth[0] > 0) {
+        if ($search->warns()) {
             $search->byMoving();
             $open = array_keys(array_filter($links, static fn (ChannelWish $link): bool => ! $link->pinned));
             if (count($open) <= self::TRY_ALL) {
-                $search->byTrying($open, $start, 0);
+                $unsettled = array_fill_keys($open, true);
+                $search->byTrying($open, $start, $unsettled, $search->costs($start, $unsettled));
             }
         }
 
         return $search->best;
+    }
+
+    private function warns(): bool
+    {
+        return $this->worth[0] >= $this->warning;
     }
 
     /** One link, or two, are put elsewhere, as long as that is better. */
@@ -65,7 +78,7 @@ final class ChannelSearch
                     $found = $this->keepIfBetter(array_replace($this->best, [$index => $channel])) || $found;
                 }
             }
-            if (! $found && $this->worth[0] > 0) {
+            if (! $found && $this->warns()) {
                 $found = $this->byMovingTwo();
             }
         } while ($found);
@@ -74,13 +87,23 @@ final class ChannelSearch
     private function byMovingTwo(): bool
     {
         foreach ($this->links as $index => $link) {
-            foreach ($this->links as $other => $second) {
-                if ($other <= $index || $link->pinned || $second->pinned) {
+            foreach ($this->links as $other => $next) {
+                if ($other <= $index || $link->pinned || $next->pinned) {
                     continue;
                 }
+                // What the two add to the rest is known beforehand for every place of each; most arrangements end there.
+                $moving = [$index => true, $other => true];
+                $rest = $this->costs($this->best, $moving);
+                $seconds = [];
+                foreach ($next->candidates() as $with) {
+                    $seconds[$with] = $this->cost($other, $with, $this->best, $moving);
+                }
+                $apart = max($link->spacing, $next->spacing);
                 foreach ($link->candidates() as $channel) {
-                    foreach ($second->candidates() as $with) {
-                        if ($this->steps++ < self::MOST_STEPS && $this->keepIfBetter(array_replace($this->best, [$index => $channel, $other => $with]))) {
+                    $first = $rest + $this->cost($index, $channel, $this->best, $moving);
+                    foreach ($seconds as $with => $second) {
+                        if ($this->steps++ < self::MOST_STEPS && $first + $second + (abs($channel - $with) < $apart ? $this->warning : 0) <= $this->worth[0]
+                            && $this->keepIfBetter(array_replace($this->best, [$index => $channel, $other => $with]))) {
                             return true;
                         }
                     }
@@ -92,25 +115,28 @@ final class ChannelSearch
     }
 
     /**
-     * @param  list<int>  $open  indexes of links that may move
-     * @param  list<int>  $channels  of which the first so many of the open ones are settled
+     * @param  list<int>  $open  indexes of links that may move, of which the first are settled
+     * @param  list<int>  $channels
+     * @param  array<int, true>  $unsettled  those of the open links that do not count yet
+     * @param  int  $cost  of all that count
      */
-    private function byTrying(array $open, array $channels, int $settled): void
+    private function byTrying(array $open, array $channels, array $unsettled, int $cost): void
     {
         if ($this->steps++ > self::MOST_STEPS) {
             return;
         }
-        if ($settled === count($open)) {
+        if ($unsettled === []) {
             $this->keepIfBetter($channels);
 
             return;
         }
-        $index = $open[$settled];
+        $index = $open[count($open) - count($unsettled)];
         foreach ($this->links[$index]->candidates() as $channel) {
             $channels = array_values(array_replace($channels, [$index => $channel]));
+            $more = $cost + $this->cost($index, $channel, $channels, $unsettled);
             // What is settled already is never bettered by what comes after.
-            if ($this->warnings($channels, array_slice($open, $settled + 1)) <= $this->worth[0]) {
-                $this->byTrying($open, $channels, $settled + 1);
+            if ($more <= $this->worth[0]) {
+                $this->byTrying($open, $channels, array_diff_key($unsettled, [$index => true]), $more);
             }
         }
     }
@@ -131,40 +157,46 @@ final class ChannelSearch
 
     /**
      * @param  list<int>  $channels
-     * @return array{int, int, int, int, list<int>} the smaller the better
+     * @return array{int, int, list<int>} the smaller the better
      */
     private function worth(array $channels): array
     {
-        $changes = 0;
-        $inSkirts = 0;
-        foreach ($this->links as $index => $link) {
-            $changes += $link->now !== null && $link->now !== $channels[$index] ? 1 : 0;
-            $inSkirts += isset($link->roomy[$channels[$index]]) ? 0 : 1;
-        }
-
-        return [$this->warnings($channels, []), $changes, $inSkirts, $channels === [] ? 0 : max($channels), $channels];
+        return [$this->costs($channels, []), $channels === [] ? 0 : max($channels), $channels];
     }
 
     /**
      * @param  array<int, int>  $channels
-     * @param  list<int>  $open  links that do not count yet
+     * @param  array<int, true>  $open  links that do not count yet
      */
-    private function warnings(array $channels, array $open): int
+    private function costs(array $channels, array $open): int
     {
-        $count = 0;
-        $open = array_flip($open);
-        foreach ($this->links as $index => $link) {
-            if (isset($open[$index])) {
-                continue;
-            }
-            $count += isset($link->clear[$channels[$index]]) ? 0 : 1;
-            for ($other = 0; $other < $index; $other++) {
-                if (! isset($open[$other]) && abs($channels[$index] - $channels[$other]) < max($link->spacing, $this->links[$other]->spacing)) {
-                    $count++;
-                }
+        $cost = 0;
+        // Each pair once: with those before it.
+        $later = $open + $this->links;
+        foreach (array_keys(array_diff_key($this->links, $open)) as $index) {
+            $cost += $this->cost($index, $channels[$index], $channels, $later);
+            unset($later[$index]);
+        }
+
+        return $cost;
+    }
+
+    /**
+     * Under Wi-Fi, beside which others, changed, in Wi-Fi's skirts.
+     *
+     * @param  array<int, int>  $channels  of the others
+     * @param  array<int, mixed>  $open  links that do not count
+     */
+    private function cost(int $index, int $channel, array $channels, array $open): int
+    {
+        $link = $this->links[$index];
+        $cost = (isset($link->clear[$channel]) ? 0 : $this->warning) + ($link->now !== null && $link->now !== $channel ? $this->change : 0) + (isset($link->roomy[$channel]) ? 0 : 1);
+        foreach ($this->links as $other => $second) {
+            if ($other !== $index && ! isset($open[$other]) && abs($channel - $channels[$other]) < max($link->spacing, $second->spacing)) {
+                $cost += $this->warning;
             }
         }
 
-        return $count;
+        return $cost;
     }
 }
