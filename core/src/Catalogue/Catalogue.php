@@ -21,6 +21,12 @@ final class Catalogue
     /** @var WeakMap<Plan, self>|null */
     private static ?WeakMap $known = null;
 
+    /** @var WeakMap<OwnBoard, Board>|null */
+    private static ?WeakMap $readBoards = null;
+
+    /** @var WeakMap<OwnModule, ModuleClass>|null */
+    private static ?WeakMap $readModules = null;
+
     /**
      * @param  array<string, Board>  $boards
      * @param  array<string, ModuleClass>  $modules
@@ -76,13 +82,16 @@ final class Catalogue
     {
         $boards = $plan->of(OwnBoard::class);
         $modules = $plan->of(OwnModule::class);
+        // Assign makes a plan of every proposal, and hardly ever another class.
+        self::$readBoards ??= new WeakMap;
+        self::$readModules ??= new WeakMap;
         $ownBoards = [];
         foreach ($boards as $board) {
-            $ownBoards[$board->key()] = Board::from(new Values(OwnClass::board($board, $this)));
+            $ownBoards[$board->key()] = self::$readBoards[$board] ??= Board::from(new Values(OwnClass::board($board, $this)));
         }
         $ownModules = [];
         foreach ($modules as $module) {
-            $ownModules[$module->key()] = ModuleClass::from(new Values(OwnClass::module($module, $this)));
+            $ownModules[$module->key()] = self::$readModules[$module] ??= ModuleClass::from(new Values(OwnClass::module($module, $this)));
         }
 
         $joined = $boards === [] && $modules === [] ? $this : new self([...$this->boards, ...$ownBoards], [...$this->modules, ...$ownModules], $this->supplies, $this->regions, $this->described);

@@ -13,25 +13,28 @@ use Rundfunk\Plan\PinUse;
 /** One thing that wants one pin: a terminal, or a bus line that several terminals share. */
 final readonly class Demand
 {
+    /** @var list<string> names of pins the user fixed for it */
+    private array $pinned;
+
     /**
      * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $wants  one, or every terminal on the bus line
      * @param  string|null  $busLine  such as "spi0.sck"
      */
     public function __construct(public string $key, public array $wants, public ?string $busLine = null)
     {
+        $pins = [];
+        foreach ($wants as $want) {
+            if ($want['use']?->pinned === true) {
+                $pins[$want['use']->pin] = true;
+            }
+        }
+        $this->pinned = array_map(strval(...), array_keys($pins));
     }
 
     /** @return list<string> names of pins the user fixed for it */
     public function pinnedTo(): array
     {
-        $pins = [];
-        foreach ($this->wants as $want) {
-            if ($want['use']?->pinned === true) {
-                $pins[$want['use']->pin] = true;
-            }
-        }
-
-        return array_map(strval(...), array_keys($pins));
+        return $this->pinned;
     }
 
     /** @return list<string> names of pins that something of it is on now and that Assign may change */
@@ -70,12 +73,11 @@ final readonly class Demand
     /** What it costs to put this demand on a pin; null when it cannot go there. */
     public function cost(BoardPin $pin, PinFitness $fitness): ?int
     {
-        $pinned = $this->pinnedTo();
-        if ($pinned !== []) {
+        if ($this->pinned !== []) {
             // One that the user fixed where its bus is not costs as a change: another bus may be there.
             $off = $this->busLine !== null && ! $pin->can($this->busLine) ? PinCost::CHANGE : 0;
 
-            return $pinned === [$pin->name] ? $pin->index + $off : null;
+            return $this->pinned === [$pin->name] ? $pin->index + $off : null;
         }
         if ($this->busLine !== null && ! $pin->can($this->busLine)) {
             return null;
