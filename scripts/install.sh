@@ -77,6 +77,16 @@ install_node() {
     fi
 }
 
+# install_all run|all: the front end's libraries come while Debian's packages do, for neither needs the other.
+install_all() {
+    local node
+    install_node &
+    node=$!
+    install_packages "$1"
+    install_php
+    wait "$node"
+}
+
 # The front end's types, drawn from the description of the interface: made here, so that they cannot disagree with it.
 make_types() {
     local types=resources/js/lib/api-types.ts

@@ -27,6 +27,9 @@ final class Catalogue
     /** @var WeakMap<OwnModule, ModuleClass>|null */
     private static ?WeakMap $readModules = null;
 
+    /** @var array<string, Board> by node of the plan and board: with the pins that its expanders offer, once they were asked for */
+    private array $expanded = [];
+
     /**
      * @param  array<string, Board>  $boards
      * @param  array<string, ModuleClass>  $modules
@@ -146,7 +149,7 @@ final class Catalogue
     {
         $board = $node->board === null ? null : $this->boards[$node->board] ?? throw NotInCatalogue::board($node->board);
 
-        return $board === null || ! isset($this->expanders[$node->id]) ? $board : $board->with($this->offered($board, $this->expanders[$node->id]));
+        return $board === null || ! isset($this->expanders[$node->id]) ? $board : $this->expanded["{$node->id} {$board->key}"] ??= $board->with($this->offered($board, $this->expanders[$node->id]));
     }
 
     /**
