@@ -10,6 +10,9 @@ final readonly class Rulebook
     /** @var array<string, Finds> by class of the rule */
     private array $finds;
 
+    /** @var list<string> the keys of all rules, in their order */
+    private array $keys;
+
     /** @var array<class-string, list<array{Rule, string|null}>> by the kind of rule that they are */
     private array $judging;
 
@@ -24,6 +27,7 @@ final readonly class Rulebook
             $finds[$rule::class] = Finds::of($rule);
         }
         $this->finds = $finds;
+        $this->keys = array_map(fn (Rule $rule): string => $this->finds($rule)->key, $this->all());
         $judging = [];
         foreach (['' => $general, ...$byMedium] as $medium => $rules) {
             foreach ($rules as $rule) {
@@ -49,7 +53,7 @@ final readonly class Rulebook
     /** @return list<string> the keys of all rules, in their order */
     public function keys(): array
     {
-        return array_map(fn (Rule $rule): string => $this->finds($rule)->key, $this->all());
+        return $this->keys;
     }
 
     /**
