@@ -4,39 +4,72 @@ declare(strict_types=1);
 
 namespace Tests\Golden;
 
+use Rundfunk\Assign\Proposal;
 use Rundfunk\Check\Finding;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Shipped;
 use RuntimeException;
 
-/** What is found in Faulty on purpose as it was when it was recorded. */
+/** What is found in a plan, and proposed for it, as it was when it was recorded: Faulty on purpose, and small plans drawn from nothing. */
 final class Found
 {
-    private const FILE = __DIR__.'/found/faulty-on-purpose.json.gz';
+    public const FAULTY = 'faulty-on-purpose';
 
-    /** @return array{plan: string, found: array<string, string>} the plan's file, and of each finding its whole, by its id */
-    public static function kept(): array
+    private const FOLDER = __DIR__.'/found';
+
+    /** @return list<string> of the plans that were recorded */
+    public static function names(): array
     {
-        $kept = json_decode((string) gzdecode((string) file_get_contents(self::FILE)), true, 8, JSON_THROW_ON_ERROR);
-        if (! is_array($kept) || ! is_string($kept['plan'] ?? null) || ! is_array($kept['found'] ?? null)) {
+        return array_map(static fn (string $file): string => basename($file, '.json.gz'), glob(self::FOLDER.'/*.json.gz') ?: []);
+    }
+
+    /** @return array{plan: string, found: array<string, string>, proposed: list<string>} the plan's file; the whole of each finding, by its id; the whole of each proposal */
+    public static function kept(string $name): array
+    {
+        $kept = json_decode((string) gzdecode((string) file_get_contents(self::file($name))), true, 8, JSON_THROW_ON_ERROR);
+        if (! is_array($kept) || ! is_string($kept['plan'] ?? null) || ! is_array($kept['found'] ?? null) || ! is_array($kept['proposed'] ?? null)) {
             throw new RuntimeException('What was recorded cannot be read.');
         }
         /** @var array<string, string> $found */
         $found = $kept['found'];
+        /** @var list<string> $proposed */
+        $proposed = $kept['proposed'];
 
-        return ['plan' => $kept['plan'], 'found' => $found];
+        return ['plan' => $kept['plan'], 'found' => $found, 'proposed' => $proposed];
     }
 
     /** @return array<string, string> of each finding its whole, by its id, in the order in which they are shown */
     public static function in(Plan $plan): array
     {
-        $found = array_map(static fn (Finding $one): array => $one->jsonSerialize(), Shipped::checker()->check($plan)->all());
+        $found = Shipped::checker()->check($plan)->all();
 
-        return array_column(array_map(static fn (array $one): array => ['id' => $one['id'], 'says' => json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)], $found), 'says', 'id');
+        return array_combine(array_map(static fn (Finding $one): string => $one->id(), $found), array_map(self::json(...), $found));
     }
 
-    public static function record(string $plan, Plan $read): void
+    /** @return list<string> of each proposal its whole, in the order in which they are made */
+    public static function proposed(Plan $plan): array
     {
-        file_put_contents(self::FILE, gzencode(json_encode(['plan' => $plan, 'found' => self::in($read)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 9));
+        return array_map(self::json(...), Shipped::assigner()->assign($plan)->proposals);
+    }
+
+    public static function record(string $name, string $plan, Plan $read): void
+    {
+        file_put_contents(self::file($name), gzencode(self::json(['plan' => $plan, 'found' => self::in($read), 'proposed' => self::proposed($read)]), 9));
+    }
+
+    public static function forget(string $name): void
+    {
+        unlink(self::file($name));
+    }
+
+    private static function file(string $name): string
+    {
+        return self::FOLDER."/{$name}.json.gz";
+    }
+
+    /** @param  Finding|Proposal|array<string, mixed>  $of */
+    private static function json(Finding|Proposal|array $of): string
+    {
+        return json_encode($of, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 }

@@ -3,7 +3,8 @@
 
 declare(strict_types=1);
 
-// Records what today's build says of both demos and of fifty random plans, for GoldenTest to hold later builds to.
+// Records what today's build says of both demos, of fifty random plans and of small ones, for GoldenTest and FoundAsBeforeTest to
+// hold later builds to.
 //   php tests/Golden/record.php          says it anew of the plans that are there (after a change on purpose)
 //   php tests/Golden/record.php --draw   draws the plans anew as well
 
@@ -19,7 +20,9 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shipped;
 use Tests\Core\RandomEdits;
+use Tests\Core\RandomPlans;
 use Tests\Golden\Found;
+use Tests\Golden\Kinds;
 use Tests\Golden\Outcomes;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -70,7 +73,29 @@ foreach ($plans as $name => $plan) {
     echo "{$name}: ".count($outcomes)." outcomes\n";
 }
 
-// Of Faulty as it is when the plans are drawn, the whole of each finding.
-$faulty = in_array('--draw', $argv, true) ? (new PlanWriter)->write(FaultyOnPurpose::plan(Shipped::assigner())) : Found::kept()['plan'];
-Found::record($faulty, (new PlanReader($knowledge))->read($faulty));
-echo 'found: '.count(Found::kept()['found'])." findings\n";
+// Of Faulty as it is when the plans are drawn, and of small plans, the whole of each finding and of each proposal.
+$found = [];
+if (in_array('--draw', $argv, true)) {
+    array_map(Found::forget(...), Found::names());
+    $found[Found::FAULTY] = (new PlanWriter)->write(FaultyOnPurpose::plan(Shipped::assigner()));
+    // Drawn are many; kept are those that say most that none before them said.
+    $kinds = [];
+    for ($seed = 3_001; $seed <= 4_500; $seed++) {
+        $kinds[$seed] = Kinds::of((new RandomPlans($seed, $knowledge))->plan());
+    }
+    for ($kept = 0; $kept < 50; $kept++) {
+        $counts = array_map(count(...), $kinds);
+        $most = (int) array_search(max($counts), $counts, true);
+        $found["small-{$most}"] = (new PlanWriter)->write((new RandomPlans($most, $knowledge))->plan());
+        $said = $kinds[$most];
+        $kinds = array_map(static fn (array $one): array => array_diff_key($one, $said), $kinds);
+    }
+} else {
+    foreach (Found::names() as $name) {
+        $found[$name] = Found::kept($name)['plan'];
+    }
+}
+foreach ($found as $name => $text) {
+    Found::record($name, $text, (new PlanReader($knowledge))->read($text));
+    echo "{$name}: ".count(Found::kept($name)['found']).' findings, '.count(Found::kept($name)['proposed'])." proposals\n";
+}
