@@ -13,6 +13,7 @@ use RuntimeException;
 /** What is found in a plan, and proposed for it, as it was when it was recorded: Faulty on purpose, and small plans drawn from nothing. */
 final class Found
 {
+    /** First of all that is recorded: in half a second it tells most. */
     public const FAULTY = 'faulty-on-purpose';
 
     private const FOLDER = __DIR__.'/found';
@@ -23,16 +24,16 @@ final class Found
         return array_map(static fn (string $file): string => basename($file, '.json.gz'), glob(self::FOLDER.'/*.json.gz') ?: []);
     }
 
-    /** @return array{plan: string, found: array<string, string>, proposed: list<string>} the plan's file; the whole of each finding, by its id; the whole of each proposal */
+    /** @return array{plan: string, found: array<string, string>, proposed: list<string>|null} the plan's file; the whole of each finding, by its id; the whole of each proposal, of small plans: {@see Outcomes} has those of the demos */
     public static function kept(string $name): array
     {
         $kept = json_decode((string) gzdecode((string) file_get_contents(self::file($name))), true, 8, JSON_THROW_ON_ERROR);
-        if (! is_array($kept) || ! is_string($kept['plan'] ?? null) || ! is_array($kept['found'] ?? null) || ! is_array($kept['proposed'] ?? null)) {
+        if (! is_array($kept) || ! is_string($kept['plan'] ?? null) || ! is_array($kept['found'] ?? null)) {
             throw new RuntimeException('What was recorded cannot be read.');
         }
         /** @var array<string, string> $found */
         $found = $kept['found'];
-        /** @var list<string> $proposed */
+        /** @var list<string>|null $proposed */
         $proposed = $kept['proposed'];
 
         return ['plan' => $kept['plan'], 'found' => $found, 'proposed' => $proposed];
@@ -54,7 +55,7 @@ final class Found
 
     public static function record(string $name, string $plan, Plan $read): void
     {
-        file_put_contents(self::file($name), gzencode(self::json(['plan' => $plan, 'found' => self::in($read), 'proposed' => self::proposed($read)]), 9));
+        file_put_contents(self::file($name), gzencode(self::json(['plan' => $plan, 'found' => self::in($read), 'proposed' => $name === self::FAULTY ? null : self::proposed($read)]), 9));
     }
 
     public static function forget(string $name): void

@@ -97,5 +97,5 @@ if (in_array('--draw', $argv, true)) {
 }
 foreach ($found as $name => $text) {
     Found::record($name, $text, (new PlanReader($knowledge))->read($text));
-    echo "{$name}: ".count(Found::kept($name)['found']).' findings, '.count(Found::kept($name)['proposed'])." proposals\n";
+    echo "{$name}: ".count(Found::kept($name)['found']).' findings, '.count(Found::kept($name)['proposed'] ?? [])." proposals\n";
 }
