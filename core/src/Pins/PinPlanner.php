@@ -45,29 +45,19 @@ final class PinPlanner
     public function on(Board $board, Demands $demands): PinPlan
     {
         $timers = Timers::of($board, $demands->all());
-        $best = null;
-        $least = 0;
-        foreach ($this->busChoices($board, $demands) as $buses) {
-            $candidate = $this->match($board, $demands->asking($buses), array_values(array_unique($buses)), $timers, $demands->left);
-            $cost = $candidate->cost + PinCost::ADDRESS_SHARED * $demands->clashes($buses);
-            if ($best === null || $cost < $least) {
-                $best = $candidate;
-                $least = $cost;
-            }
-        }
+        $tried = array_map(fn (array $buses): PinPlan => $this->match($board, $demands, $buses, $timers), $this->busChoices($board, $demands));
+        // Of those that cost as little, the plainest choice of buses stays first.
+        usort($tried, static fn (PinPlan $a, PinPlan $b): int => $a->cost <=> $b->cost);
 
-        return $best ?? new PinPlan([], [], 0);
+        return $tried[0];
     }
 
-    /**
-     * @param  list<Demand>  $demands
-     * @param  list<string>  $busesInUse
-     * @param  list<string>  $left  pins of wires that nobody asks for, and that stay
-     */
-    private function match(Board $board, array $demands, array $busesInUse, Timers $timers, array $left): PinPlan
+    /** @param  array<string, string>  $buses  of each module on one */
+    private function match(Board $board, Demands $all, array $buses, Timers $timers): PinPlan
     {
+        $demands = $all->asking($buses);
         $pins = array_values($board->pins);
-        $fitness = new PinFitness($board, $busesInUse, $timers);
+        $fitness = new PinFitness($board, array_values($buses), $timers);
         $costs = array_map(
             static fn (Demand $demand): array => array_map(static fn (BoardPin $pin): ?int => $demand->cost($pin, $fitness), $pins),
             $demands,
@@ -75,12 +65,12 @@ final class PinPlanner
         $leaving = array_map(static fn (Demand $demand): int => $demand->costUnplaced(), $demands);
         do {
             $columns = CheapestMatching::of($costs, $leaving);
-            $shut = self::shut($demands, $pins, $columns, $costs, $left);
+            $shut = self::shut($demands, $pins, $columns, $costs, $all->left);
             $costs = $shut ?? $costs;
         } while ($shut !== null);
         $placed = [];
         $unplaced = [];
-        $total = 0;
+        $total = PinCost::ADDRESS_SHARED * $all->clashes($buses);
         foreach ($columns as $index => $column) {
             if ($column === null) {
                 $unplaced[] = $demands[$index];
@@ -151,7 +141,7 @@ final class PinPlanner
         return $placed;
     }
 
-    /** @return list<array<string, string>> module id → bus, the plainest choice first */
+    /** @return non-empty-list<array<string, string>> module id → bus, the plainest choice first */
     private function busChoices(Board $board, Demands $demands): array
     {
         $choices = [[]];
