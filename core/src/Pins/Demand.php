@@ -22,13 +22,7 @@ final readonly class Demand
      */
     public function __construct(public string $key, public array $wants, public ?string $busLine = null)
     {
-        $pins = [];
-        foreach ($wants as $want) {
-            if ($want['use']?->pinned === true) {
-                $pins[$want['use']->pin] = true;
-            }
-        }
-        $this->pinned = array_map(strval(...), array_keys($pins));
+        $this->pinned = self::pins($wants, true);
     }
 
     /** @return list<string> names of pins the user fixed for it */
@@ -40,14 +34,18 @@ final readonly class Demand
     /** @return list<string> names of pins that something of it is on now and that Assign may change */
     public function heldPins(): array
     {
-        $pins = [];
-        foreach ($this->wants as ['use' => $use]) {
-            if ($use !== null && ! $use->pinned) {
-                $pins[$use->pin] = true;
-            }
-        }
+        return self::pins($this->wants, false);
+    }
 
-        return array_map(strval(...), array_keys($pins));
+    /**
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $wants
+     * @return list<string>
+     */
+    private static function pins(array $wants, bool $pinned): array
+    {
+        $uses = array_filter(array_column($wants, 'use'), static fn (?PinUse $use): bool => $use?->pinned === $pinned);
+
+        return array_values(array_unique(array_column($uses, 'pin')));
     }
 
     /** What it costs to leave it without a pin: what has one keeps it. */
