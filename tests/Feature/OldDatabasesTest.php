@@ -117,12 +117,10 @@ final class OldDatabasesTest extends FrameworkTestCase
                 $this->postJson("/api/plans/{$plan->id}/undo")->assertOk();
             }
             self::assertSame($before, $this->get("/api/plans/{$plan->id}/file")->assertOk()->getContent());
-            $nodes = self::document($opened)['nodes'];
-            foreach ($nodes as $node) {
+            foreach (self::document($opened)['nodes'] as $node) {
+                $this->get("/api/plans/{$plan->id}/nodes/{$node['id']}/header")->assertOk();
                 $this->getJson("/api/plans/{$plan->id}/nodes/{$node['id']}/sheet")->assertOk();
             }
-            // The same header as stands on the sheet, by itself.
-            $this->get("/api/plans/{$plan->id}/nodes/{$nodes[0]['id']}/header")->assertOk();
             // The file that the upgraded plan is saved as can be read back.
             $this->call('POST', '/api/plans/import', content: (string) $before, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'])->assertCreated();
         }
