@@ -116,6 +116,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     await expect(strip).toHaveAttribute('aria-label', /Lamp 2: Red changes \d+ times, at most 255, at last 255/);
     for (const theme of ['light', 'dark'] as const) {
         await page.emulateMedia({ colorScheme: theme });
+        await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
         await sound(page);
     }
 });
