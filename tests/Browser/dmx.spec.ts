@@ -1,5 +1,5 @@
 import { deflateRawSync } from 'node:zlib';
-import { expect, register, sound, test } from './stage';
+import { expect, register, sound, soundInBothThemes, test } from './stage';
 
 test('six lamps are patched, their switches are read, and a chase of two beats is a strip', async ({ page }) => {
     test.slow();
@@ -114,11 +114,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     const strip = rehearsal.getByRole('img', { name: /Slots against time/ });
     await expect(strip).toHaveAttribute('aria-label', /Lamp 1: Red changes \d+ times, at most 255, at last 0;/);
     await expect(strip).toHaveAttribute('aria-label', /Lamp 2: Red changes \d+ times, at most 255, at last 255/);
-    for (const theme of ['light', 'dark'] as const) {
-        await page.emulateMedia({ colorScheme: theme });
-        await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
-        await sound(page);
-    }
+    await soundInBothThemes(page);
 });
 
 /** A zip archive of one file, as small as one can be. */

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, register, saved, sound, test } from './stage';
+import { expect, register, saved, soundInBothThemes, test } from './stage';
 
 test('a plan of a hundred nodes: its switch table is crossed and changed by keyboard, and a route of it is traced', async ({
     page,
@@ -39,8 +39,5 @@ test('a plan of a hundred nodes: its switch table is crossed and changed by keyb
     await page.keyboard.press('Control+End');
     await expect(current).toHaveAccessibleName('Handset 9.4 Key 8, Board 9.4 Lamp 4: on');
 
-    for (const colorScheme of ['light', 'dark'] as const) {
-        await page.emulateMedia({ colorScheme });
-        await sound(page);
-    }
+    await soundInBothThemes(page);
 });

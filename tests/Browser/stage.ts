@@ -85,3 +85,11 @@ export async function sound(page: Page): Promise<void> {
     });
     expect(violations).toEqual([]);
 }
+
+/** The same of a page as it stands, in the theme it has and in the other: a page follows the system's only when it is loaded. */
+export async function soundInBothThemes(page: Page): Promise<void> {
+    await sound(page);
+    await page.getByRole('button', { name: 'Dark theme' }).click();
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    await sound(page);
+}
