@@ -13,15 +13,17 @@ use RuntimeException;
 /** What is found in a plan, and proposed for it, as it was when it was recorded: Faulty on purpose, and small plans drawn from nothing. */
 final class Found
 {
-    /** First of all that is recorded: in half a second it tells most. */
     public const FAULTY = 'faulty-on-purpose';
 
     private const FOLDER = __DIR__.'/found';
 
-    /** @return list<string> of the plans that were recorded */
+    /** @return list<string> of the plans that were recorded, the smallest first: what no longer holds shows soonest in those */
     public static function names(): array
     {
-        return array_map(static fn (string $file): string => basename($file, '.json.gz'), glob(self::FOLDER.'/*.json.gz') ?: []);
+        $files = glob(self::FOLDER.'/*.json.gz') ?: [];
+        usort($files, static fn (string $a, string $b): int => filesize($a) <=> filesize($b));
+
+        return array_map(static fn (string $file): string => basename($file, '.json.gz'), $files);
     }
 
     /** @return array{plan: string, found: array<string, string>, proposed: list<string>|null} the plan's file; the whole of each finding, by its id; the whole of each proposal, of small plans: {@see Outcomes} has those of the demos */
