@@ -1,14 +1,11 @@
 # Installs what is missing: Debian packages, Composer's and npm's. Sourced after common.sh. Quick when nothing is missing.
 export COMPOSER_ALLOW_SUPERUSER=1
 
-# package → a file that it brings
+# php: what PHP runs with · run: that, and the database · core: that, and what the core's tests are checked against · all: everything
 needs_packages() {
     local missing=() modules
     # All of it first: a list that is cut off at what was looked for looks like a failure.
     modules=$(php -m)
-    [[ -e /usr/sbin/mariadbd ]] || [[ $1 == core ]] || missing+=(mariadb-server)
-    [[ -e /usr/bin/chromium-headless-shell ]] || [[ $1 != all ]] || missing+=(chromium-headless-shell)
-    command -v pgrep >/dev/null || missing+=(procps)
     grep -qx pdo_mysql <<<"$modules" || missing+=(php8.2-mysql)
     grep -qx mbstring <<<"$modules" || missing+=(php8.2-mbstring)
     grep -qx intl <<<"$modules" || missing+=(php8.2-intl)
@@ -16,6 +13,9 @@ needs_packages() {
     grep -qx curl <<<"$modules" || missing+=(php8.2-curl)
     grep -qx zip <<<"$modules" || missing+=(php8.2-zip)
     grep -qx igbinary <<<"$modules" || missing+=(php-igbinary)
+    [[ $1 == php ]] || command -v pgrep >/dev/null || missing+=(procps)
+    [[ -e /usr/sbin/mariadbd ]] || [[ $1 == php || $1 == core ]] || missing+=(mariadb-server)
+    [[ -e /usr/bin/chromium-headless-shell ]] || [[ $1 != all ]] || missing+=(chromium-headless-shell)
     if [[ $1 == all || $1 == core ]]; then
         command -v gcc >/dev/null || missing+=(gcc libc6-dev)
         command -v avr-gcc >/dev/null || missing+=(gcc-avr avr-libc)
@@ -77,12 +77,12 @@ install_node() {
     fi
 }
 
-# install_all run|all: the front end's libraries come while Debian's packages do, for neither needs the other.
-install_all() {
+# What the application runs on. The front end's libraries come while Debian's packages do, for neither needs the other.
+install_what_runs() {
     local node
     install_node &
     node=$!
-    install_packages "$1"
+    install_packages run
     install_php
     wait "$node"
 }

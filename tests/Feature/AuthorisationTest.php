@@ -89,8 +89,10 @@ final class AuthorisationTest extends FeatureTestCase
     {
         $owner = self::user();
         $eve = $access === Access::Owner ? $owner : self::user('Eve');
+        $plan = null;
         foreach (self::ofPlans() as $address) {
-            $plan = $this->linden($owner);
+            // Another one after whatever may have changed it.
+            $plan ??= $this->linden($owner);
             if ($access !== null && $access !== Access::Owner) {
                 PlanMember::put($plan->id, $eve, $access);
             }
@@ -112,6 +114,9 @@ final class AuthorisationTest extends FeatureTestCase
             }
             if ($status === 404 && $access !== null) {
                 self::assertStringContainsString('artefacts', $address);
+            }
+            if (! str_starts_with($address, 'GET ')) {
+                $plan = null;
             }
         }
     }
