@@ -78,6 +78,7 @@ use Rundfunk\Pins\Step\SoftwareSerialStep;
 use Rundfunk\Power\Circuits\Rule\CircuitRules;
 use Rundfunk\Power\Circuits\Step\SpreadStep;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
+use Rundfunk\Power\Levels\Rule\ChipOverdrawn;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
 use Rundfunk\Power\Levels\Rule\LevelTooLow;
@@ -310,6 +311,7 @@ final class Shipped
             new LowTooHigh,
             new SeriesMissing,
             new PinOverdrawn,
+            new ChipOverdrawn,
             new BufferMissing,
             new I2cAddressShared,
             new I2cPulledHard,

@@ -25,6 +25,8 @@ final readonly class Terminal
      * @param  string|null  $with  the channel that it belongs to: it needs a pin when something is on that
      * @param  int|null  $seriesOhm  the resistor that it wants in its wire
      * @param  float|null  $drawsMa  what it takes from the pin, where it lives on that and no supply
+     * @param  float|null  $diodeV  what a diode keeps for itself that the pin lights by itself, through the next
+     * @param  int|null  $diodeOhm  the resistor before that diode
      */
     public function __construct(
         public string $name,
@@ -41,6 +43,8 @@ final readonly class Terminal
         public ?Signal $signal = null,
         public ?int $seriesOhm = null,
         public ?float $drawsMa = null,
+        public ?float $diodeV = null,
+        public ?int $diodeOhm = null,
     ) {
     }
 
@@ -61,7 +65,15 @@ final readonly class Terminal
             $values->choiceOrNull('signal', Signal::class) ?? ($values->text('needs') === 'pwm' ? Signal::Pwm : null),
             $values->wholeOrNull('seriesOhm'),
             $values->numberOrNull('drawsMa'),
+            $values->numberOrNull('diodeV'),
+            $values->wholeOrNull('diodeOhm'),
         );
+    }
+
+    /** @return float|null milliamperes that what is there lives on from a pin that gives so much; null where it has a supply */
+    public function livesOnMa(float $highV): ?float
+    {
+        return $this->diodeV === null || $this->diodeOhm === null ? $this->drawsMa : max(0.0, $highV - $this->diodeV) / $this->diodeOhm * 1000;
     }
 
     /** Whether it says a position, rather than on or off. */

@@ -7,6 +7,7 @@ namespace Rundfunk\Power;
 use Rundfunk\Behaviour\Answers;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Electrical\BatteryLife;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Plan;
@@ -25,6 +26,9 @@ final readonly class BatteryHours
 
     /** From waking up to sleeping again, with what is sent and answered between, milliseconds. Common practice. */
     private const AWAKE_MS = 500.0;
+
+    /** It wakes so often, seconds, where nothing says how often. Common practice. */
+    private const UNSAID_S = 60;
 
     /** Beyond these nobody carries it. */
     private const MOST_MA = 100_000.0;
@@ -55,7 +59,7 @@ final readonly class BatteryHours
         }
         $periodS = $node->sleep === Sleep::UntilKey ? 86_400 / self::PRESSES_A_DAY : $this->readEveryS($node);
 
-        return new BatteryLife($capacityMah, $cell->usablePercent, $cell->selfDischargePercentMonth, min($activeMa, $this->asleepMa($battery, $node)), $activeMa, min(self::AWAKE_MS, $periodS * 1000), $periodS);
+        return new BatteryLife($capacityMah, $cell->usablePercent, $cell->selfDischargePercentMonth, min($activeMa, $this->asleepMa($battery, $node)), $activeMa, self::AWAKE_MS, $periodS);
     }
 
     /** The board asleep, and whatever its regulators take for themselves, as the battery sees it. */
@@ -76,15 +80,13 @@ final readonly class BatteryHours
     /** @return float seconds from reading to reading, or state to state, of the one that is told most often */
     private function readEveryS(Node $node): float
     {
-        $every = [];
-        foreach ($this->plan->controlsOf($node) as $control) {
-            if ($control->kind === ControlKind::State && Answers::everyMs($control) > 0) {
-                $every[] = (float) (Answers::everyMs($control) / 1_000);
-            } elseif ($control->kind === ControlKind::Reading) {
-                $every[] = (float) max(1, (new Values($control->settings))->wholeOrNull('intervalS') ?? 60);
-            }
-        }
+        // A state that is told only when it changes wakes nobody.
+        $every = array_filter(array_map(static fn (Control $control): int => match ($control->kind) {
+            ControlKind::State => intdiv(Answers::everyMs($control), 1_000),
+            ControlKind::Reading => (new Values($control->settings))->whole('intervalS'),
+            default => 0,
+        }, $this->plan->controlsOf($node)), static fn (int $everyS): bool => $everyS > 0);
 
-        return $every === [] ? 60.0 : min($every);
+        return (float) ($every === [] ? self::UNSAID_S : min($every));
     }
 }

@@ -27,6 +27,9 @@ final readonly class Burst
 
     private const MOST_ESR = 10.0;
 
+    /** Of an electrolytic capacitor that is made for it, ohms. Common practice. */
+    private const SOLD_ESR = 0.05;
+
     /** @param  list<Part>  $capacitors */
     private function __construct(private Module $module, private ModuleClass $class, private array $capacitors, private float $sourceV, private float $sourceOhm)
     {
@@ -57,7 +60,7 @@ final readonly class Burst
     public function enoughUf(float $leastV): ?float
     {
         foreach (self::SOLD_UF as $uf) {
-            if ($this->under($uf, 0.05)->steadyV() >= $leastV) {
+            if ($this->under($uf, self::SOLD_ESR)->steadyV() >= $leastV) {
                 return $uf;
             }
         }
@@ -72,9 +75,9 @@ final readonly class Burst
         $terminal = (string) $this->class->feedTerminal();
 
         return $first === null
-            ? [Operation::add(new Part($plan->newId('part', $this->module->id, $terminal, 'capacitor'), $this->module->id, $terminal, PartKind::Capacitor, microfarads: $microfarads))]
+            ? [Operation::add(new Part($plan->newId('part', $this->module->id, $terminal, 'capacitor'), $this->module->id, $terminal, PartKind::Capacitor, microfarads: $microfarads, esrOhm: self::SOLD_ESR))]
             : [
-                Operation::change(Part::kind(), $first->id, ['microfarads' => $microfarads, 'esrOhm' => 0.05]),
+                Operation::change(Part::kind(), $first->id, ['microfarads' => $microfarads, 'esrOhm' => self::SOLD_ESR]),
                 ...array_map(static fn (Part $part): Operation => Operation::remove(Part::kind(), $part->id), array_slice($this->capacitors, 1)),
             ];
     }
@@ -87,7 +90,7 @@ final readonly class Burst
         return new BurstDroop($this->sourceV, min(self::MOST_OHM, $this->sourceOhm), max(self::LEAST_F, min(self::MOST_F, $microfarads / 1e6)), min(self::MOST_ESR, $esrOhm), $figures->number('burstA'), $figures->number('burstS'), $figures->number('periodS'));
     }
 
-    /** Of all of them side by side. */
+    /** Of all of them side by side, of which there is one at least. */
     private function esrOhm(): float
     {
         $conductance = 0.0;
@@ -98,6 +101,6 @@ final readonly class Burst
             $conductance += 1 / $part->esrOhm;
         }
 
-        return $conductance > 0.0 ? 1 / $conductance : 0.0;
+        return 1 / $conductance;
     }
 }

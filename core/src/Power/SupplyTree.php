@@ -22,6 +22,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
 
@@ -345,6 +346,7 @@ final class SupplyTree
             $board = $this->catalogue->boardOf($node);
             if ($board !== null && $this->feeder($node)?->id === $supply->id) {
                 $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->peakMa));
+                array_push($takes, ...$this->onPins($node, $board));
             }
         }
         foreach ($this->fedBy($supply) as $module) {
@@ -358,6 +360,25 @@ final class SupplyTree
         }
         foreach ($this->children($supply) as $child) {
             $takes[] = new Take($child, $child->name, $this->drawnBy($child));
+        }
+
+        return $takes;
+    }
+
+    /** @return list<Take> what has no supply of its own and lives on the board's pins: a lamp, a buzzer */
+    private function onPins(Node $node, Board $board): array
+    {
+        $takes = [];
+        foreach ($this->plan->modulesOf($node) as $module) {
+            $class = $this->catalogue->classOf($module);
+            // One that was put on a supply all the same is counted there.
+            if (! $class->isFed() && $module->supplyId === null) {
+                $wired = array_unique(array_map(static fn (PinUse $use): string => $use->terminal, $this->plan->pinUsesOf($module)));
+                $all = array_sum(array_map(static fn (string $terminal): float => $class->terminal($terminal)?->livesOnMa($board->levels->highOutV) ?? 0.0, $wired));
+                if ($all > 0.0) {
+                    $takes[] = new Take($module, $module->name, new Load(min($class->typicalMa, $all), $all));
+                }
+            }
         }
 
         return $takes;

@@ -10,6 +10,7 @@ use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Power\BatteryHours;
 use Rundfunk\Power\SupplyTree;
 use Tests\Core\CoreTestCase;
@@ -33,6 +34,14 @@ final class BatteryHoursTest extends CoreTestCase
         yield 'asleep between nothing: a minute' => [$node('between'), [2_000.0, 15.0, 30.0, 500.0, 60.0]];
         yield 'between readings' => [$reads($node('between'), 300), [2_000.0, 15.0, 30.0, 500.0, 300.0]];
         yield 'between those that come most often' => [$reads($node('between'), 300, 20, 45), [2_000.0, 15.0, 30.0, 500.0, 20.0]];
+        $tells = static fn (Closure $before, int $everyS): Closure => static fn (Sketch $s): Sketch => $before($s)->module('lamp', 'n', 'indicator-lamp', 'Lamp')->output('o', 'n', 'Lamp', OutputKind::Lamp, 'lamp', 'LED')->wire('lamp', 'LED', 'D4')->state('o', 'told', 'Lamp is', settings: ['everyS' => $everyS]);
+        yield 'between telling how it stands' => [$tells($node('between'), 25), [2_000.0, 15.0, 33.0, 500.0, 25.0]];
+        yield 'told more often than read' => [$tells($reads($node('between'), 300), 25), [2_000.0, 15.0, 33.0, 500.0, 25.0]];
+        yield 'every second' => [$tells($node('between'), 1), [2_000.0, 15.0, 33.0, 500.0, 1.0]];
+        yield 'told when it changes, which wakes nobody by itself' => [$tells($node('between'), 0), [2_000.0, 15.0, 33.0, 500.0, 60.0]];
+        yield 'told when it changes, and read' => [$tells($reads($node('between'), 300), 0), [2_000.0, 15.0, 33.0, 500.0, 300.0]];
+        yield 'a switch wakes nobody either' => [static fn (Sketch $s): Sketch => $node('between')($s)->control('k', 'n', 'Key', ControlKind::Button), [2_000.0, 15.0, 30.0, 500.0, 60.0]];
+        yield 'no board: nothing sleeps' => [static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, null, ['sleep' => 'between'])->supply('b', 'n', 'nimh-4', 'Cells')->module('c', 'n', 'clock-i2c', 'Clock', 'b'), [2_000.0, 0.0, 0.5, 500.0, 60.0]];
         yield 'a larger board' => [$node('between', '8bit-5v-70io'), [2_000.0, 25.0, 70.0, 500.0, 60.0]];
         yield 'cells of one\'s own' => [$node('between', '8bit-5v-20io', ['capacityMah' => 1_200.0]), [1_200.0, 15.0, 30.0, 500.0, 60.0]];
         yield 'it feeds nothing' => [static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->supply('b', 'n', 'nimh-4', 'Cells'), null];
@@ -63,5 +72,16 @@ final class BatteryHoursTest extends CoreTestCase
         $life = BatteryHours::of($plan, $catalogue, new SupplyTree($plan, $catalogue), $plan->suppliesOf($plan->nodes()[0])[0]);
         self::assertNotNull($life);
         self::assertEqualsWithDelta([15 * 5 / 3.7 / 0.85 + 0.5, 30 * 5 / 3.7 / 0.85 + 0.5], [$life->sleepMa, $life->activeMa], 1e-6);
+    }
+
+    /** 1.5 mA of a 32-bit board asleep and 0.01 of its 3.3 V regulator, which the one before it draws as 5 / 3.7 / 0.85 times so much and 0.5 more; what charges the cell takes nothing from it. */
+    public function test_every_regulator_between_counts_and_none_above(): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Handset, null, '32bit-3v3-26io', ['sleep' => 'between'])
+            ->supply('above', 'n', 'boost-5v', 'Above')->supply('b', 'n', 'li-ion-cell', 'Cell', 'above')
+            ->supply('up', 'n', 'boost-5v', 'Up', 'b')->supply('down', 'n', 'low-drop-3v3', 'Down', 'up', FeedsAt::ThreeVolt)->plan();
+        $catalogue = self::knowledge()->catalogue;
+        $life = BatteryHours::of($plan, $catalogue, new SupplyTree($plan, $catalogue), $plan->supply(self::sketch()->id('b')));
+        self::assertEqualsWithDelta((1.5 + 0.01) * 5 / 3.7 / 0.85 + 0.5, $life?->sleepMa, 1e-6);
     }
 }

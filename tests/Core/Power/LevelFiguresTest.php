@@ -95,6 +95,37 @@ final class LevelFiguresTest extends CoreTestCase
         yield 'one that has a better of larger ones' => ['pin-overdrawn', $with($told(['highV' => 2.0, 'mostV' => 3.0]), PartKind::Divider, 100.0, 144.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take 1 kΩ and 1.3 kΩ']], Severity::Warning];
         yield 'what hangs on another wire' => ['pin-overdrawn', $with($plain, PartKind::PullDown, 10.0, null, 'IN2'), [], null];
 
+        // What a chip of 3.3 V stands in all. It gives 3.2 V, 2.62 where much is taken: of a base 2.5 V are left through 1 kΩ, of a lamp's diode 1.4, of a coupler's at five volts 1.9.
+        $all = static fn (float $chipTotalMa, string $class, int $count, ?Closure $more = null): Closure => static function (Sketch $s) use ($chipTotalMa, $class, $count, $more): Sketch {
+            $s->describe(ThingKind::OwnBoard, 'b', 'Own', '32bit-3v3-26io', ['pinCurrent' => ['advisedMa' => 40, 'absoluteMa' => 60, 'chipTotalMa' => $chipTotalMa]])->node('n', 'N', NodeKind::Controller, null, $s->classOf('b'));
+            $terminal = self::knowledge()->catalogue->modules[$class]->terminals;
+            for ($number = 0; $number < $count; $number++) {
+                $s->module("m{$number}", 'n', $class, "Part {$number}", FedFrom::Board5V)->wire("m{$number}", array_key_first($terminal) ?? '', ['GP16', 'GP17', 'GP18'][$number]);
+            }
+
+            return $more === null ? $s : $more($s);
+        };
+        $carries = static fn (float $carriedMa, float $mostMa): array => [[['carried_ma' => $carriedMa, 'most_ma' => $mostMa], null]];
+        yield 'two bases, and it stands so much' => ['chip-overdrawn', $all(5.0, 'relay-bank-1-high', 2), [], null];
+        yield 'a hair less' => ['chip-overdrawn', $all(4.99, 'relay-bank-1-high', 2), $carries(5.0, 4.99), Severity::Warning];
+        yield 'two couplers' => ['chip-overdrawn', $all(3.8, 'relay-bank-1-low', 2), [], null];
+        yield 'two couplers, a hair less' => ['chip-overdrawn', $all(3.79, 'relay-bank-1-low', 2), $carries(3.8, 3.79), Severity::Warning];
+        yield 'three lamps' => ['chip-overdrawn', $all(4.2, 'indicator-lamp', 3), [], null];
+        yield 'three lamps, a hair less' => ['chip-overdrawn', $all(4.19, 'indicator-lamp', 3), $carries(4.2, 4.19), Severity::Warning];
+        yield 'a buzzer' => ['chip-overdrawn', $all(30.0, 'buzzer', 1), [], null];
+        yield 'two' => ['chip-overdrawn', $all(30.0, 'buzzer', 2), $carries(60.0, 30.0), Severity::Warning];
+        yield 'one of them behind a transistor' => ['chip-overdrawn', $all(31.2, 'buzzer', 2, static fn (Sketch $s): Sketch => $s->part('m0', 'SIG', PartKind::Driver, ['ohms' => 1_600])), [], null];
+        yield 'its base is carried too' => ['chip-overdrawn', $all(31.19, 'buzzer', 2, static fn (Sketch $s): Sketch => $s->part('m0', 'SIG', PartKind::Driver, ['ohms' => 1_600])), $carries(31.2, 31.19), Severity::Warning];
+        yield 'a pull down beside a base' => ['chip-overdrawn', $all(5.69, 'relay-bank-1-high', 1, static fn (Sketch $s): Sketch => $s->part('m0', 'IN1', PartKind::PullDown, ['ohms' => 1_000])), $carries(5.7, 5.69), Severity::Warning];
+        yield 'at another terminal' => ['chip-overdrawn', $all(5.69, 'relay-bank-1-high', 1, static fn (Sketch $s): Sketch => $s->part('m0', 'IN2', PartKind::PullDown, ['ohms' => 1_000])), [], null];
+        yield 'behind a shifter, which gives it itself' => ['chip-overdrawn', $all(2.0, 'relay-bank-1-high', 1, static fn (Sketch $s): Sketch => $s->part('m0', 'IN1', PartKind::Shifter)), [], null];
+        yield 'of two coils one is told' => ['chip-overdrawn', $all(2.5, 'relay-latching-1', 1, static fn (Sketch $s): Sketch => $s->wire('m0', 'RESET', 'GP19')), [], null];
+        yield 'a gate takes nothing' => ['chip-overdrawn', $all(1.0, 'transistor-2v5', 3), [], null];
+        yield 'nor does what is heard' => ['chip-overdrawn', $all(1.0, 'button-pad-1', 3), [], null];
+        yield 'a terminal wired twice is one' => ['chip-overdrawn', $all(2.5, 'relay-bank-1-high', 1, static fn (Sketch $s): Sketch => $s->wireAgain('m0', 'IN1', 'GP19')), [], null];
+        yield 'an expander carries its own' => ['chip-overdrawn', static fn (Sketch $s): Sketch => $all(1.0, 'relay-bank-1-high', 0)($s)->module('x', 'n', 'expander-i2c-16', 'Expander', FedFrom::Board3V3)->module('r', 'n', 'relay-bank-1-high', 'Relay', FedFrom::Board5V)->wire('r', 'IN1', 'X0'), [], null];
+        yield 'nobody knows what it stands' => ['chip-overdrawn', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->module('m', 'n', 'buzzer', 'Buzzer')->wire('m', 'SIG', 'IO4'), [], null];
+
         // Five volts less 0.4 through 3 mA are 1,533 Ω; 3.3 V less 0.4 967 Ω. A display brings 4.7 kΩ, a 40-pin computer 1.8 kΩ.
         $shown = static fn (string $board, int $displays, ?float $part, string $terminal = 'SDA', PartKind $kind = PartKind::PullUp): Closure => static function (Sketch $s) use ($board, $displays, $part, $terminal, $kind): Sketch {
             [$sda, $scl] = $board === 'computer-40pin' ? ['GPIO2', 'GPIO3'] : ['A4', 'A5'];

@@ -39,7 +39,7 @@ final class PowerViewsTest extends CoreTestCase
         self::fail("no supply {$name}");
     }
 
-    /** @return iterable<string, array{string, list<array{string, string}>, array<string, array{float, float}>}> board, modules with their supply, typical and peak by supply */
+    /** @return iterable<string, array{string, list<array{string, string}>, array<string, array{float, float}>}> board, modules with their supply or pin, typical and peak by supply */
     public static function rails(): iterable
     {
         // Worked by hand, of the catalogue's figures (data sheets of the classes, from memory): plain radio 12/13.5 mA, amplified
@@ -53,6 +53,12 @@ final class PowerViewsTest extends CoreTestCase
         yield 'a radio on the weak pin' => ['8bit-5v-20io', [['packet-radio-plain', '3']], ['3V3 pin' => [12.0, 13.5], 'Feed' => [42.0, 63.5]]];
         yield 'four relays on the 5 V pin' => ['8bit-5v-20io', [['relay-bank-4-low', '5']], ['5V pin' => [8.0, 320.0], 'Feed' => [38.0, 370.0]]];
         yield 'a loud radio by its adapter' => ['8bit-5v-20io', [['packet-radio-amplified', 'a']], ['Adapter' => [45.0, 125.0], '5V pin' => [50.0, 130.0], 'Feed' => [80.0, 180.0]]];
+        // What has no supply lives on the board's: a lamp 3.1 mA of 4.9 V, of which 1.8 are its diode's, through 1 kΩ; 1.4 of 3.2; a buzzer 30 now and then.
+        yield 'a lamp on a pin' => ['8bit-5v-20io', [['indicator-lamp', 'D4']], ['Feed' => [33.0, 53.1]]];
+        yield 'on a pin of 3.3 V' => ['32bit-3v3-26io', [['indicator-lamp', 'GP16']], ['Feed' => [31.4, 101.4]]];
+        yield 'two, and a buzzer' => ['8bit-5v-20io', [['indicator-lamp', 'D4'], ['buzzer', 'D5'], ['indicator-lamp', 'D6']], ['Feed' => [36.0, 86.2]]];
+        yield 'a key on a pin' => ['8bit-5v-20io', [['button-pad-1', 'D4']], ['Feed' => [30.0, 50.0]]];
+        yield 'a lamp on none yet' => ['8bit-5v-20io', [['indicator-lamp', '']], ['Feed' => [30.0, 50.0]]];
         yield 'all of these' => ['8bit-5v-70io', [['packet-radio-plain', '3'], ['relay-bank-4-low', '5'], ['packet-radio-amplified', 'a']], ['3V3 pin' => [12.0, 13.5], 'Adapter' => [45.0, 125.0], '5V pin' => [58.0, 450.0], 'Feed' => [140.0, 563.5]]];
     }
 
@@ -68,8 +74,12 @@ final class PowerViewsTest extends CoreTestCase
             $sketch->module("m{$index}", 'n', $class, "M{$index}", match ($from) {
                 '3' => FedFrom::Board3V3,
                 '5' => FedFrom::Board5V,
-                default => FedFrom::Adapter,
+                'a' => FedFrom::Adapter,
+                default => null,
             });
+            if (strlen($from) > 1) {
+                $sketch->wire("m{$index}", array_key_first(self::knowledge()->catalogue->modules[$class]->terminals) ?? '', $from);
+            }
         }
         $plan = $sketch->plan();
         foreach ($sums as $name => [$typical, $peak]) {

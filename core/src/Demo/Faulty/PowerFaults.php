@@ -17,6 +17,8 @@ use Rundfunk\Plan\ThingKind;
 /** What can go wrong between a plug and a part. */
 final readonly class PowerFaults
 {
+    private const PANEL = ['GPIO5', 'GPIO6', 'GPIO12', 'GPIO13', 'GPIO16', 'GPIO19', 'GPIO20', 'GPIO21', 'GPIO22', 'GPIO23', 'GPIO24', 'GPIO25'];
+
     public static function add(Sketch $sketch): void
     {
         $sketch->place('cellar', 'Cellar');
@@ -173,6 +175,12 @@ final readonly class PowerFaults
             ->node('cellar-9', 'Cellar 9', NodeKind::Gateway, 'cellar', 'computer-40pin')
             ->module('cellar-stick', 'cellar-9', 'joystick', 'Stick', FedFrom::Board3V3)
             ->control('cellar-axis', 'cellar-9', 'Stick sideways', ControlKind::Axis, 'cellar-stick', 'X')
+            // chip-overdrawn: twelve lamps, each no more than a pin gives
+            ->describe(ThingKind::OwnModule, 'cellar-panel', 'Lamp panel', 'indicator-lamp', ['terminals' => array_map(
+                static fn (int $lamp): array => ['name' => "L{$lamp}", 'needs' => 'digital-out', 'carries' => 'output', 'pulls' => 'down', 'diodeV' => 1.8, 'diodeOhm' => 270, 'doc' => 'High lights it.'],
+                range(1, count(self::PANEL)),
+            )])
+            ->module('cellar-lamps', 'cellar-9', $sketch->classOf('cellar-panel'), 'Lamp panel')
             // read-too-often, reading-without-threshold, function-without-hardware
             ->module('cellar-air', 'cellar-8', 'sensor-climate', 'Air', FedFrom::Board3V3)
             ->control('cellar-damp', 'cellar-8', 'Damp', ControlKind::Reading, 'cellar-air', 'DATA', ['unit' => '%', 'intervalS' => 1])
@@ -187,6 +195,9 @@ final readonly class PowerFaults
             ->module('cellar-ir', 'cellar-10', 'infrared-emitter', 'Emitter', FedFrom::Board3V3)
             ->link('cellar-light', 'Cellar light', 'infrared')
             ->join('cellar-light', 'cellar-10', Role::Sends, 'cellar-ir');
+        foreach (self::PANEL as $at => $pin) {
+            $sketch->wire('cellar-lamps', 'L'.($at + 1), $pin);
+        }
         foreach (range(1, 6) as $number) {
             $sketch->module("cellar-face-{$number}", 'cellar-11', $number < 3 ? 'display-i2c' : 'clock-i2c', "Face {$number}", FedFrom::Board5V)
                 ->wire("cellar-face-{$number}", 'SDA', 'A4')->wire("cellar-face-{$number}", 'SCL', 'A5');

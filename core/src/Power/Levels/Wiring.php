@@ -5,18 +5,26 @@ declare(strict_types=1);
 namespace Rundfunk\Power\Levels;
 
 use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Catalogue\InputKind;
 use Rundfunk\Check\Wire;
 use Rundfunk\Electrical\BaseResistor;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\Circuits\SignalSide;
 use Rundfunk\Power\SupplyTree;
 use WeakMap;
 
 /** What is at the ends of a plan's wires, and what stands between. */
 final readonly class Wiring
 {
+    /** What the base of a bipolar transistor keeps for itself. */
+    private const BASE_V = 0.7;
+
+    /** Before the base of a module's own transistor. Common practice. */
+    private const BASE_KOHM = 1.0;
+
     /** @var WeakMap<Wire, array{WireLevels|null}> worked out once: four rules ask of every wire */
     private WeakMap $levels;
 
@@ -89,7 +97,7 @@ final readonly class Wiring
         if (! $this->isOverdrawn($wire)) {
             return null;
         }
-        $base = new BaseResistor($wire->board->levels->ratedHighV, (float) $wire->terminal->drawsMa);
+        $base = new BaseResistor($wire->board->levels->ratedHighV, (float) self::livesOnMa($wire));
 
         return ($base->baseMa() ?? INF) <= $wire->board->pinCurrent->advisedMa ? $base->chosenOhm() : null;
     }
@@ -97,17 +105,48 @@ final readonly class Wiring
     /** What lives on the pin alone takes more than that should give. */
     public function isOverdrawn(Wire $wire): bool
     {
-        $drawsMa = $wire->terminal->drawsMa;
-        if ($drawsMa === null || $drawsMa <= $wire->board->pinCurrent->advisedMa) {
-            return false;
+        return (self::livesOnMa($wire) ?? 0.0) > $wire->board->pinCurrent->advisedMa && ! $this->has($wire, PartKind::Driver);
+    }
+
+    /** @return float|null milliamperes from its pin that what is at the wire lives on; null where it has a supply */
+    public static function livesOnMa(Wire $wire): ?float
+    {
+        return $wire->terminal->livesOnMa($wire->board->levels->highOutV);
+    }
+
+    /** What the pin of a wire gives or takes while what it works is on, with the parts between: milliamperes. */
+    public function carriedMa(Wire $wire): float
+    {
+        if (! $wire->terminal->isDriven()) {
+            return 0.0;
         }
+        $parts = array_filter($this->plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name);
+        $byParts = array_sum(array_map(fn (Part $part): float => $this->takenMa($wire, $part) ?? 0.0, $parts));
+
+        return $byParts + ($this->has($wire, PartKind::Driver) || $this->has($wire, PartKind::Shifter) ? 0.0 : self::livesOnMa($wire) ?? $this->inputMa($wire));
+    }
+
+    /** What the input of a relay board and its like takes: a coupler's diode, or the base of a transistor. */
+    private function inputMa(Wire $wire): float
+    {
+        $class = $this->catalogue->classOf($wire->module);
+
+        return max(0.0, match ($class->switches?->input) {
+            InputKind::LedToSupply => SignalSide::milliamperes($this->tree->signalVoltsOf($wire->module)->nominalV ?? $wire->board->logicV, $wire->board, $class->levels) ?? 0.0,
+            InputKind::Base => ($wire->board->levels->highOutV - self::BASE_V) / self::BASE_KOHM,
+            InputKind::Gate, null => 0.0,
+        });
+    }
+
+    private function has(Wire $wire, PartKind $kind): bool
+    {
         foreach ($this->plan->partsOf($wire->module) as $part) {
-            if ($part->terminal === $wire->terminal->name && $part->kind === PartKind::Driver) {
-                return false;
+            if ($part->terminal === $wire->terminal->name && $part->kind === $kind) {
+                return true;
             }
         }
 
-        return true;
+        return false;
     }
 
     /**
@@ -119,7 +158,7 @@ final readonly class Wiring
     {
         $ohms = $part->ohms === null || ! $wire->terminal->isDriven() ? 0.0 : $part->ohms + ($part->kind === PartKind::Divider ? $part->lowerOhms ?? 0.0 : 0.0);
         $volts = match ($part->kind) {
-            PartKind::Driver => max(0.0, $wire->board->levels->ratedHighV - 0.7),
+            PartKind::Driver => max(0.0, $wire->board->levels->ratedHighV - self::BASE_V),
             PartKind::PullDown, PartKind::Divider => $wire->board->levels->highOutV,
             PartKind::PullUp => $this->tree->signalVoltsOf($wire->module)->nominalV ?? $wire->board->logicV,
             default => null,

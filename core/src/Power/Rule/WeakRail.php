@@ -36,11 +36,12 @@ final readonly class WeakRail implements SupplyRule
         $worst = $takes[0];
         $node = $look->plan->node($supply->nodeId);
         $rail = $tree->rail($supply);
-        $isAmplified = $worst->by instanceof Module && $look->catalogue->classOf($worst->by)->amplified();
+        $fed = $worst->by instanceof Module && $look->catalogue->classOf($worst->by)->isFed() ? $worst->by : null;
+        $isAmplified = $fed !== null && $look->catalogue->classOf($fed)->amplified();
 
         return [Finding::fault(
             $rail === null ? "More is asked of {$supply->name} than it gives" : "{$worst->name} asks more of the ".Figures::significant($rail->volts).' V pin than it gives',
-            $worst->by instanceof Module ? Spot::of($worst->by, "{$node->name}, {$worst->name}", 'supplyId') : At::supply($look, $supply),
+            $fed !== null ? Spot::of($fed, "{$node->name}, {$worst->name}", 'supplyId') : At::supply($look, $supply),
             'Peaks of '.Figures::significant($peakMa).' mA hang on '.($rail === null ? 'a supply' : 'a pin').' good for '.Figures::significant($limitMa).' mA: '
                 .implode(', ', array_map(static fn (Take $take): string => "{$take->name} ".Figures::significant($take->load->peakMa), array_slice($takes, 0, 5))).'. '
                 .($isAmplified ? 'The radio seems to work at arm\'s length and fails or resets when it sends at full power.' : 'The voltage dips and the board resets.'),

@@ -18,6 +18,7 @@ use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Power\Levels\LevelParts;
 use Rundfunk\Power\Levels\WireLevels;
+use Rundfunk\Power\Levels\Wiring;
 
 /** Something that lives on a pin, or a part at it, takes more than the pin should give. */
 #[Finds('pin-overdrawn', WorkStep::PinsAndPower)]
@@ -27,11 +28,12 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
     {
         $wiring = self::wiring($look);
         if ($wiring->isOverdrawn($wire)) {
-            $draws = Figures::significant((float) $wire->terminal->drawsMa);
+            $drawsMa = (float) Wiring::livesOnMa($wire);
+            $draws = Figures::significant($drawsMa);
             $baseOhm = $wiring->missingBaseOhm($wire);
             $part = $baseOhm === null ? null : LevelParts::driver($look->plan, $wire->module->id, $wire->terminal->name, $baseOhm);
             yield self::finding(
-                $wire, "{$wire->module->name} takes {$draws} mA", (float) $wire->terminal->drawsMa,
+                $wire, "{$wire->module->name} takes {$draws} mA", $drawsMa,
                 $baseOhm === null
                     ? 'A MOSFET or a relay between: no base current that the pin can give switches so much.'
                     : 'An NPN transistor between: its emitter to ground, the load from its collector to plus, '.Figures::ohms($baseOhm).' from the pin to its base.',
