@@ -27,7 +27,7 @@ final readonly class ReadTooOften implements ControlRule
         }
         $class = $look->catalogue->classOf($look->plan->module($control->moduleId));
         $leastS = (new Values($class->figures))->numberOrNull('leastIntervalS');
-        $everyS = (new Values($control->settings))->wholeOrNull('intervalS') ?? 0;
+        $everyS = (new Values($control->settings))->whole('intervalS');
         if ($leastS === null || $everyS >= $leastS) {
             return [];
         }

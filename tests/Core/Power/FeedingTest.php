@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Power;
+
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\Supply;
+use Rundfunk\Plan\ThingKind;
+use Rundfunk\Power\Feeding;
+use Rundfunk\Power\Island;
+use Tests\Core\CoreTestCase;
+
+/**
+ * What is bought for a thing of given limits, by hand from what the classes of supplies say of themselves: plugs of 5 V within 5 % (an ampere) and 3 %
+ * (three), of 12 V within 5 %; regulators of 3.3 V within 2 %, of 5 V within 4 % that keep 2 V, one to be set from 0.8 to 17 V within 2 % that keeps 0.8.
+ */
+final class FeedingTest extends CoreTestCase
+{
+    /** @return iterable<string, array{Closure(Sketch): Sketch, array{float, float, float}, list<array{string, float|null}>|null}> what is there; least and most volts, peak milliamperes; what feeds it, from the nearest up, with what it is set to */
+    public static function wants(): iterable
+    {
+        $bare = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, null);
+        $bench = static fn (float $volts): Closure => static fn (Sketch $s): Sketch => $bare($s)->supply('b', 'n', 'bench', 'Bench', null, null, ['volts' => $volts]);
+        $board = static fn (string $class, string $source, FeedsAt $at): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $class)->supply('f', 'n', $source, 'Feed', null, $at);
+
+        yield 'five volts within a twentieth' => [$bare, [4.75, 5.25, 100.0], [['plug-5v-1a', null]]];
+        yield 'a hair closer below' => [$bare, [4.76, 5.25, 100.0], [['plug-5v-3a', null]]];
+        yield 'a hair closer above' => [$bare, [4.75, 5.24, 100.0], [['plug-5v-3a', null]]];
+        yield 'closer than any plug' => [$bare, [4.86, 5.15, 100.0], [['buck', 5.0], ['plug-12v-2a', null]]];
+        yield 'all that an ampere is' => [$bare, [4.5, 5.5, 1_000.0], [['plug-5v-1a', null]]];
+        yield 'a milliampere more' => [$bare, [4.5, 5.5, 1_001.0], [['plug-5v-3a', null]]];
+        yield 'three amperes' => [$bare, [4.5, 5.5, 3_000.0], [['plug-5v-3a', null]]];
+        yield 'more than any gives' => [$bare, [4.5, 5.5, 3_001.0], null];
+        yield 'twelve volts' => [$bare, [11.0, 13.0, 2_000.0], [['plug-12v-2a', null]]];
+        yield '3.3 V by the common adapter' => [$bare, [3.2, 3.4, 500.0], [['regulator-adapter', null], ['plug-5v-1a', null]]];
+        yield 'three volts, which have to be set' => [$bare, [2.9, 3.1, 500.0], [['buck', 3.0], ['plug-5v-1a', null]]];
+        yield 'as low as it can be set' => [$bare, [0.7, 0.9, 500.0], [['buck', 0.8], ['plug-5v-1a', null]]];
+        yield 'lower' => [$bare, [0.6, 0.8, 500.0], null];
+        yield 'as high as it can be set, from twenty' => [$bench(20.0), [16.5, 17.5, 500.0], [['buck', 17.0], ['bench', 20.0]]];
+        yield 'higher' => [$bench(20.0), [17.2, 18.0, 500.0], null];
+        yield 'what is there and suits, just within its 2 %' => [$bench(9.0), [8.82, 9.18, 500.0], [['bench', 9.0]]];
+        yield 'closer than anything is' => [$bench(9.0), [8.83, 9.17, 500.0], null];
+        yield 'the pin of a board' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [4.5, 5.5, 450.0], [['board-5v', null]]];
+        yield 'more than the pin gives' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [4.5, 5.5, 451.0], [['plug-5v-3a', null]]];
+        yield 'what the board is fed from has no room' => [$board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt), [4.5, 5.5, 951.0], [['plug-5v-1a', null]]];
+        yield 'and has' => [$board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt), [4.5, 5.5, 950.0], [['board-5v', null]]];
+        yield 'the weak pin' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 50.0], [['board-3v3', null]]];
+        yield 'more than the weak pin gives' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 51.0], [['regulator-adapter', null], ['board-5v', null]]];
+    }
+
+    /**
+     * @param  Closure(Sketch): Sketch  $there
+     * @param  array{float, float, float}  $wants
+     * @param  list<array{string, float|null}>|null  $expected
+     */
+    #[DataProvider('wants')]
+    public function test_it_gets_the_cheapest_that_is_sound(Closure $there, array $wants, ?array $expected): void
+    {
+        [$leastV, $mostV, $peakMa] = $wants;
+        $sketch = $there(self::sketch())->describe(ThingKind::OwnModule, 'c', 'Own', 'clock-i2c', ['supply' => ['minV' => $leastV, 'maxV' => $mostV, 'typicalMa' => 1.0, 'peakMa' => $peakMa]]);
+        $plan = $sketch->module('m', 'n', $sketch->classOf('c'), 'Part')->plan();
+        $catalogue = self::knowledge()->of($plan)->catalogue;
+        $module = $plan->module($sketch->id('m'));
+        $island = Island::around($plan, $plan->node($sketch->id('n')));
+        self::assertNotNull($island);
+        $choice = Feeding::best($island, $catalogue, $module);
+        if ($choice === null || $expected === null) {
+            self::assertSame($expected, $choice);
+
+            return;
+        }
+        $fed = $choice->in($plan);
+        $chain = [];
+        for ($supply = $choice->supply; $supply !== null; $supply = $supply->parentId === null ? null : $fed->supply($supply->parentId)) {
+            $chain[] = [$supply->class, $supply->volts];
+        }
+        self::assertSame($expected, $chain);
+        self::assertSame($choice->supply->id, $fed->module($module->id)->supplyId);
+        // Whatever was bought comes after what is there; a board's pin only gets its name.
+        $bought = array_filter($fed->suppliesOf($fed->node($sketch->id('n'))), static fn (Supply $one): bool => $plan->find(Supply::kind(), $one->id) === null && ! str_starts_with($one->class, 'board-'));
+        self::assertSame([], array_filter($bought, static fn (Supply $one): bool => $one->order !== ($one->class === 'regulator-adapter' ? 90 : 91)));
+    }
+}
