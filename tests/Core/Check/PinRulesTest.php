@@ -14,6 +14,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** A row a case: what is wired, and what each rule about pins and supplies must say of it. */
@@ -175,6 +176,9 @@ final class PinRulesTest extends CoreTestCase
         $read = static fn (Sketch $s, string $class, int $every): Sketch => $plain($s)->module('t', 'n', $class, 'Sensor', FedFrom::Board5V)->control('r', 'n', 'Air', ControlKind::Reading, 't', 'DATA', ['intervalS' => $every]);
         yield 'read every two seconds' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-climate', 2), []];
         yield 'read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-climate', 1), ['Air is read every 1 s, and its sensor measures every 2']];
+        $slow = static fn (Sketch $s, float $leastS, int $every): Sketch => $read($s->describe(ThingKind::OwnModule, 'own', 'Own', 'sensor-climate', ['figures' => ['leastIntervalS' => $leastS]]), $s->classOf('own'), $every);
+        yield 'a sensor of 2.5 s read every three' => ['read-too-often', static fn (Sketch $s): Sketch => $slow($s, 2.5, 3), []];
+        yield 'read every two' => ['read-too-often', static fn (Sketch $s): Sketch => $slow($s, 2.5, 2), ['Air is read every 2 s, and its sensor measures every 2.5']];
         yield 'another read every second' => ['read-too-often', static fn (Sketch $s): Sketch => $read($s, 'sensor-temperature', 1), []];
 
         $bus = static fn (Sketch $s, string $board, string ...$classes): Sketch => array_reduce(array_keys($classes), static fn (Sketch $s, int|string $n): Sketch => $s->module("i{$n}", 'n', $classes[$n], "M{$n}", $board === '8bit-5v-20io' ? FedFrom::Board5V : FedFrom::Board3V3)->wire("i{$n}", 'SDA', $board === '8bit-5v-20io' ? 'A4' : 'GPIO2'), $s->node('n', 'N', NodeKind::Controller, null, $board));
@@ -389,6 +393,15 @@ final class PinRulesTest extends CoreTestCase
     public function test_the_rule_says(string $rule, Closure $plan, array $titles): void
     {
         self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($plan(self::sketch())->plan(), $rule)));
+    }
+
+    public function test_a_sensor_is_offered_the_next_whole_second(): void
+    {
+        foreach (['2.5' => 'Read it every 3 s', '2.1' => 'Read it every 3 s', '2' => 'Read it every 2 s'] as $leastS => $label) {
+            $sketch = self::sketch()->describe(ThingKind::OwnModule, 'own', 'Own', 'sensor-climate', ['figures' => ['leastIntervalS' => (float) $leastS]])->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io');
+            $sketch->module('t', 'n', $sketch->classOf('own'), 'Sensor', FedFrom::Board5V)->control('r', 'n', 'Air', ControlKind::Reading, 't', 'DATA', ['intervalS' => 1]);
+            self::assertSame([$label], array_map(static fn (Finding $finding): ?string => $finding->fix?->label, self::found($sketch->plan(), 'read-too-often')));
+        }
     }
 
     public function test_of_two_pins_of_a_terminal_the_pinned_one_stays(): void
