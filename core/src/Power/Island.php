@@ -44,7 +44,7 @@ final readonly class Island
                 array_map($draft->put(...), $plan->having(Load::class, 'supplyId', $supply->id));
             }
             foreach ($modules as $module) {
-                array_map($draft->put(...), [...$plan->partsOf($module), ...self::drawing($plan, $module)]);
+                array_map($draft->put(...), [...$plan->partsOf($module), ...$plan->pinUsesOf($module), ...self::drawing($plan, $module)]);
             }
             foreach ([...self::above($plan, $modules, $supplies), ...self::below($plan, $supplies)] as $joined) {
                 if (! isset($seen[$joined->nodeId])) {

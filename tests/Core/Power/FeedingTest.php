@@ -49,6 +49,9 @@ final class FeedingTest extends CoreTestCase
         yield 'more than the pin gives' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [4.5, 5.5, 451.0], [['plug-5v-3a', null]]];
         yield 'what the board is fed from has no room' => [$board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt), [4.5, 5.5, 951.0], [['plug-5v-1a', null]]];
         yield 'and has' => [$board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt), [4.5, 5.5, 950.0], [['board-5v', null]]];
+        $lit = static fn (Closure $before): Closure => static fn (Sketch $s): Sketch => $before($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'D4');
+        yield 'but for a lamp on the board\'s pin' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 950.0], [['plug-5v-1a', null]]];
+        yield 'room beside the lamp' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 946.8], [['board-5v', null]]];
         yield 'the weak pin' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 50.0], [['board-3v3', null]]];
         yield 'more than the weak pin gives' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 51.0], [['regulator-adapter', null], ['board-5v', null]]];
     }
