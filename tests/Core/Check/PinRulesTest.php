@@ -14,6 +14,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
@@ -108,6 +109,19 @@ final class PinRulesTest extends CoreTestCase
         yield 'one line by software' => ['software-serial-twice', static fn (Sketch $s): Sketch => $modem($plain($s)), []];
         yield 'two lines by software' => ['software-serial-twice', static fn (Sketch $s): Sketch => $modem($modem($plain($s)), 'k', ['D5', 'D6']), ['N can listen to one of M and K at a time']];
         yield 'a line by software beside an ear' => ['software-disturbs', static fn (Sketch $s): Sketch => $modem($plain($s))->module('ear', 'n', 'keyed-receiver', 'Ear')->wire('ear', 'DATA', 'D2'), ['M by software and Ear of N disturb each other']];
+        // A port holds two characters of ten bits: 2,083 µs at 9600 baud, 174 at 115,200; bits by software are missed at once.
+        $lit = static fn (Sketch $s, int $lights): Sketch => $s->module('l', 'n', 'strip-pixels', 'Strip')->output('lo', 'n', 'Stairs', OutputKind::Strip, 'l', 'DIN', more: ['settings' => ['pixels' => $lights]])->wire('l', 'DIN', 'D6');
+        $port = static fn (Sketch $s, int $lights, int $baud): Sketch => $lit($modem($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), pins: ['D18', 'D19'], soft: false), $lights)->link('mobile', 'Mobile', 'cellular')->join('mobile', 'n', Role::Both, 'm', ['baud' => $baud]);
+        $deaf = ['M of N hears nothing while Strip is written'];
+        yield 'sixty-nine lights beside a port of 9600 baud' => ['strip-deafens', static fn (Sketch $s): Sketch => $port($s, 69, 9_600), []];
+        yield 'seventy' => ['strip-deafens', static fn (Sketch $s): Sketch => $port($s, 70, 9_600), $deaf];
+        yield 'five lights beside a port of 115,200' => ['strip-deafens', static fn (Sketch $s): Sketch => $port($s, 5, 115_200), []];
+        yield 'six' => ['strip-deafens', static fn (Sketch $s): Sketch => $port($s, 6, 115_200), $deaf];
+        yield 'four lights beside a line by software' => ['strip-deafens', static fn (Sketch $s): Sketch => $lit($modem($plain($s)), 4), []];
+        yield 'five beside it' => ['strip-deafens', static fn (Sketch $s): Sketch => $lit($modem($plain($s)), 5), $deaf];
+        yield 'a strip beside a line of no link' => ['strip-deafens', static fn (Sketch $s): Sketch => $lit($modem($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), pins: ['D18', 'D19'], soft: false), 300), []];
+        yield 'a strip beside what only sends by software' => ['strip-deafens', static fn (Sketch $s): Sketch => $lit($plain($s), 300)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D7', bySoftware: true), []];
+        yield 'a short strip before a long one' => ['strip-deafens', static fn (Sketch $s): Sketch => $lit($plain($s)->module('short', 'n', 'strip-pixels', 'Short')->output('so', 'n', 'Shelf', OutputKind::Strip, 'short', 'DIN', more: ['settings' => ['pixels' => 4]])->wire('short', 'DIN', 'D5'), 30)->module('ear', 'n', 'infrared-receiver', 'Ear')->wire('ear', 'OUT', 'D2'), ['Ear of N hears nothing while Strip is written']];
         yield 'a line on a port beside an ear' => ['software-disturbs', static fn (Sketch $s): Sketch => $modem($s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-70io'), pins: ['D18', 'D19'], soft: false)->module('ear', 'n', 'keyed-receiver', 'Ear')->wire('ear', 'DATA', 'D2'), []];
         yield 'a carrier by software on any pin' => ['pin-incapable', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D7', bySoftware: true), []];
         yield 'a carrier by software needs no timer' => ['timer-taken', static fn (Sketch $s): Sketch => $plain($s)->module('e', 'n', 'infrared-emitter', 'Emitter')->wire('e', 'IN', 'D5', bySoftware: true), []];
