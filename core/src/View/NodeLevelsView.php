@@ -11,7 +11,9 @@ use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\Levels\ChipLoad;
 use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
@@ -47,13 +49,15 @@ final readonly class NodeLevelsView implements View
         $wiring = new Wiring($plan, $knowledge->catalogue, SupplyTree::in($look));
         $rows = [];
         $parts = [];
-        foreach ($look->wiresOf($node) as $wire) {
+        foreach (self::inOrder($look, $node) as $wire) {
             $levels = $wiring->levels($wire);
             $pullUp = $wiring->missingPullUpOhm($wire);
             if ($levels !== null) {
                 $rows[] = self::row($levels, $pullUp);
             } elseif ($wire->terminal->contact) {
                 $rows[] = self::contact($wire, $pullUp, $plan);
+            } elseif (Wiring::livesOnMa($wire) !== null) {
+                $rows[] = self::living($wire, Wiring::livesOnMa($wire), $wiring, $plan);
             }
         }
         foreach ($plan->modulesOf($node) as $module) {
@@ -62,7 +66,20 @@ final readonly class NodeLevelsView implements View
             }
         }
 
-        return new NodeLevels($rows, $parts);
+        $load = ChipLoad::of($look->wiresOf($node), $wiring);
+
+        return new NodeLevels($rows, $parts, (float) Figures::significant($load->carriedMa), $load->mostMa);
+    }
+
+    /** @return list<Wire> of one module after the other, and of each its terminals as it has them */
+    private static function inOrder(Look $look, Node $node): array
+    {
+        $modules = array_flip(array_column($look->plan->modulesOf($node), 'id'));
+        $terminals = static fn (Wire $wire): int => (int) array_search($wire->terminal->name, array_keys($look->catalogue->classOf($wire->module)->terminals), true);
+        $wires = $look->wiresOf($node);
+        usort($wires, static fn (Wire $a, Wire $b): int => [$modules[$a->module->id], $terminals($a)] <=> [$modules[$b->module->id], $terminals($b)]);
+
+        return $wires;
     }
 
     private static function row(WireLevels $levels, ?float $pullUpOhm): LevelRow
@@ -95,12 +112,32 @@ final readonly class NodeLevelsView implements View
 
     private static function contact(Wire $wire, ?float $pullUpOhm, Plan $plan): LevelRow
     {
-        $parts = array_values(array_filter($plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
+        $parts = self::partsAt($wire, $plan);
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, false,
             'contact', 'low = pressed', $pullUpOhm === null ? 'held high' : 'nothing holds it high', $pullUpOhm === null, $parts === [] ? 'pull-up of the pin' : self::between($parts),
         );
+    }
+
+    /** What lives on its pin: a lamp, a buzzer. */
+    private static function living(Wire $wire, float $ma, Wiring $wiring, Plan $plan): LevelRow
+    {
+        $isOverdrawn = $wiring->isOverdrawn($wire);
+        $parts = self::partsAt($wire, $plan);
+        $byTransistor = in_array(PartKind::Driver, array_column($parts, 'kind'), true);
+        $arrives = $byTransistor ? 'a transistor gives it' : 'it lives on the pin';
+
+        return new LevelRow(
+            $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, true,
+            Figures::significant($wire->board->pinCurrent->advisedMa).' mA', Figures::significant($ma).' mA', $isOverdrawn ? 'more than a pin should give' : $arrives, ! $isOverdrawn, self::between($parts),
+        );
+    }
+
+    /** @return list<Part> */
+    private static function partsAt(Wire $wire, Plan $plan): array
+    {
+        return array_values(array_filter($plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
     }
 
     /** @param  list<Part>  $parts */

@@ -19,6 +19,8 @@ use Rundfunk\Power\BatteryHours;
 use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Verdicts;
 use Rundfunk\Shipped;
+use Rundfunk\View\Shown\LevelRow;
+use Rundfunk\View\Shown\NodeLevels;
 use Tests\Core\CoreTestCase;
 
 /** Rails of boards worked by hand, and the lists that are made of them. */
@@ -105,6 +107,44 @@ final class PowerViewsTest extends CoreTestCase
         self::assertEqualsWithDelta(0.7 * (float) $life($of(false))?->daysHigh(), (float) $life($of(false))->daysLow(), 1e-9);
         // Asleep 1.5 mA, half a second awake in sixty: 1.7375 mA.
         self::assertEqualsWithDelta(1.7375, (float) $life($of(true))?->averageMa(), 1e-9);
+    }
+
+    public function test_levels_say_what_the_pins_carry_together_and_what_the_chip_stands(): void
+    {
+        // Two lamps of 1.4 mA on a chip of 50; on a Wi-Fi board, of whose chip nobody says how much it stands; on none at all.
+        foreach ([['32bit-3v3-26io', 'GP16', 'GP17', [2.8, 50.0]], ['wifi-3v3-11io', 'IO4', 'IO5', [2.8, null]]] as [$board, $first, $second, $expected]) {
+            $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, $board)->module('a', 'n', 'indicator-lamp', 'A')->module('b', 'n', 'indicator-lamp', 'B')->wire('a', 'LED', $first)->wire('b', 'LED', $second)->plan();
+            $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
+            self::assertInstanceOf(NodeLevels::class, $shown);
+            self::assertSame($expected, [$shown->carriedMa, $shown->chipMostMa]);
+            self::assertSame([['1.4 mA', 'it lives on the pin', true], ['1.4 mA', 'it lives on the pin', true]], array_map(static fn (LevelRow $row): array => [$row->takes, $row->arrives, $row->sound], $shown->wires));
+        }
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->plan();
+        $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
+        self::assertInstanceOf(NodeLevels::class, $shown);
+        self::assertSame(0.0, $shown->carriedMa);
+        // A buzzer takes what a pin should not give, until a transistor gives it.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('b', 'n', 'buzzer', 'Buzzer')->wire('b', 'SIG', 'GP16');
+        foreach ([['more than a pin should give', false, 'straight'], ['a transistor gives it', true, 'NPN transistor 1 kΩ']] as $expected) {
+            $plan = $sketch->plan();
+            $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
+            self::assertInstanceOf(NodeLevels::class, $shown);
+            self::assertSame($expected, [$shown->wires[0]->arrives, $shown->wires[0]->sound, $shown->wires[0]->between]);
+            $sketch->part('b', 'SIG', PartKind::Driver, ['ohms' => 1_000]);
+        }
+    }
+
+    public function test_wires_stand_module_after_module_and_in_the_order_of_their_terminals(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('b', 'n', 'relay-bank-8-low', 'B')->module('a', 'n', 'button-pad-2', 'A');
+        foreach (['b' => ['IN3' => 'D3', 'IN1' => 'D4', 'IN2' => 'D5'], 'a' => ['K2' => 'D6', 'K1' => 'D7']] as $module => $wires) {
+            foreach ($wires as $terminal => $pin) {
+                $sketch->wire($module, $terminal, $pin);
+            }
+        }
+        $shown = Shipped::views()->show('node-levels', [$sketch->id('n')], $sketch->plan())[0]['shows'];
+        self::assertInstanceOf(NodeLevels::class, $shown);
+        self::assertSame(['IN1', 'IN2', 'IN3', 'K1', 'K2'], array_column($shown->wires, 'terminal'));
     }
 
     public function test_a_parts_list_has_every_resistor_and_counts_like_with_like(): void

@@ -15,7 +15,7 @@ final readonly class LevelRow
         public string $pin,
         /** @var bool the board says something by it, and does not hear */
         public bool $driven,
-        /** @var string "3.3 V" */
+        /** @var string "3.3 V"; of what lives on its pin, what a pin should give: "20 mA" */
         public string $gives,
         /** @var string "high from 2.1 V, stands 3.1" */
         public string $takes,

@@ -36,6 +36,16 @@
             {/each}
         </tbody>
     </table>
+    {#if shown.carriedMa > 0}
+        <p class="border-rule border-t px-3 py-2">
+            With everything on, the pins carry <span
+                class="mono {shown.chipMostMa !== null && shown.carriedMa > shown.chipMostMa ? 'text-danger' : ''}"
+                >{shown.carriedMa} mA</span
+            >
+            together{#if shown.chipMostMa !== null}; the chip stands <span class="mono">{shown.chipMostMa} mA</span
+                >{/if}.
+        </p>
+    {/if}
 </section>
 <section class="sheet mt-3" aria-label="Discrete parts of {node.name}">
     <table class="ledger">

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rundfunk\Power\Levels;
+
+use Rundfunk\Check\Wire;
+use Rundfunk\Plan\Module;
+
+/** What the pins of a board carry all together, when everything on them is on. */
+final readonly class ChipLoad
+{
+    /**
+     * @param  list<array{module: Module, carriedMa: float}>  $byModule  those that take any, the most first
+     * @param  float|null  $mostMa  what the chip stands; null where nobody knows
+     */
+    private function __construct(public array $byModule, public float $carriedMa, public ?float $mostMa)
+    {
+    }
+
+    /** @param  list<Wire>  $wires  of one node */
+    public static function of(array $wires, Wiring $wiring): self
+    {
+        $modules = [];
+        $carried = [];
+        foreach (Wire::firsts($wires) as $wire) {
+            // What an expander gives is none of the board's chip; and of two terminals of one channel one is on.
+            $ma = $wire->pin === null || $wire->pin->offeredBy !== null || $wire->terminal->with !== null ? 0.0 : $wiring->carriedMa($wire);
+            if ($ma > 0.0) {
+                $modules[$wire->module->id] = $wire->module;
+                $carried[$wire->module->id] = ($carried[$wire->module->id] ?? 0.0) + $ma;
+            }
+        }
+        arsort($carried);
+        $byModule = array_map(static fn (string $id, float $ma): array => ['module' => $modules[$id], 'carriedMa' => $ma], array_keys($carried), $carried);
+
+        return new self($byModule, array_sum($carried), $wires === [] ? null : $wires[0]->board->pinCurrent->chipTotalMa);
+    }
+
+    public function isTooMuch(): bool
+    {
+        return $this->mostMa !== null && $this->carriedMa > $this->mostMa + 1e-6;
+    }
+}
