@@ -1,139 +1,148 @@
-import { expect, open, register, sound, test } from './stage';
+import { expect, open, register, sound, soundInBothThemes, test } from './stage';
 
 for (const theme of ['light', 'dark'] as const) {
     test.describe(`${theme} theme`, () => {
         test.use({ colorScheme: theme });
 
-        test('the pages of those who are not signed in', async ({ page }) => {
+        test('the pages of those who are not signed in, and how one is turned', async ({ page }) => {
             for (const [path, title] of [
                 ['/#/sign-in', 'Sign in'],
                 ['/#/register', 'Make an account'],
             ] as const) {
                 await page.goto(path);
                 await expect(page.getByRole('heading', { name: title })).toBeVisible();
+                await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
                 await sound(page);
             }
-        });
-
-        test('every panel, a remote with its codes, and every calculator', async ({ page }) => {
-            test.slow();
+            // Turned by its button, and turned still when the page is loaded again.
             await register(page);
-            await open(page, 'linden-hollow');
-            await page.getByRole('link', { name: 'Links' }).click();
-            for (const [link, shows] of [
-                ['Warm air', 'Ends'],
-                ['Fob', 'Ends'],
-                ['Mobile', 'What works Gate post'],
-                ['House', 'Topics'],
-            ] as const) {
-                await page.getByRole('link', { name: link, exact: true }).click();
-                await expect(page.getByRole('region', { name: shows })).toBeVisible();
-                await sound(page);
-            }
-            await page.getByRole('link', { name: 'Nodes' }).click();
-            await page.getByRole('link', { name: 'Hen house' }).click();
-            await expect(page.getByRole('img', { name: /nobody knows/ })).toBeVisible();
+            const other = theme === 'dark' ? 'Light theme' : 'Dark theme';
+            await page.getByRole('button', { name: other }).click();
+            await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /^$/ : /dark/);
             await sound(page);
-            await page.getByRole('link', { name: 'Heater remote' }).click();
-            await expect(page.getByRole('heading', { name: 'Learn from a capture or a keymap' })).toBeVisible();
-            await sound(page);
-            await page.getByRole('link', { name: 'Toy diggers' }).click();
-            await page.getByText('Lay out a set whose codes count up').click();
-            await page.getByRole('button', { name: 'Lay it out' }).click();
-            await expect(page.getByRole('table', { name: 'The set' })).toBeVisible();
-            await page.getByText('28 codes, one by one').click();
-            await sound(page);
-            await page.getByRole('link', { name: 'Calculators' }).click();
-            const calculators = page.getByRole('navigation', { name: 'Calculators' }).getByRole('link');
-            await expect(calculators).not.toHaveCount(0);
-            for (const calculator of await calculators.all()) {
-                await calculator.click();
-                await expect(page.getByRole('heading', { level: 1, name: await calculator.innerText() })).toBeVisible();
-                await expect(page.getByRole('region', { name: 'Found' }).locator('dd').first()).toBeVisible();
-                await sound(page);
-            }
+            await page.reload();
+            await expect(page.getByRole('heading', { name: 'Plans' })).toBeVisible();
+            await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /^$/ : /dark/);
         });
+    });
+}
 
-        for (const plan of ['linden-hollow', 'faulty-on-purpose'] as const) {
-            test(`every page of ${plan}`, async ({ page }) => {
-                test.slow(true, 'hundreds of things to look at');
-                await register(page);
-                await sound(page);
-                if (plan === 'faulty-on-purpose') {
-                    await page.getByRole('link', { name: 'Ann', exact: true }).click();
-                    await page.getByRole('button', { name: 'Delete the account…' }).click();
-                    await expect(page.getByText('this one')).toBeVisible();
-                    await sound(page);
-                    await page.getByRole('link', { name: 'Plans' }).click();
-                }
-                const address = await open(page, plan);
-                // Of the faulty plan the pages that faults look different on.
-                const pages = [
-                    ['nodes', 'Nodes'],
-                    ['links', 'Links'],
-                    ['assign', 'Assign'],
-                    ['findings', 'Findings'],
-                    ['routes', 'Routes'],
-                    ['safe', 'Safe states'],
-                    ...(plan === 'linden-hollow'
-                        ? ([
-                              ['map', 'Line map'],
-                              ['site', 'Site'],
-                              ['build', 'Pocket A'],
-                              ['history', 'History'],
-                              ['own', 'Own parts'],
-                              ['safe/loads', 'Safe states'],
-                              ['safe/circuits', 'Safe states'],
-                          ] as const)
-                        : []),
-                ] as const;
-                for (const [step, title] of pages) {
-                    await page.goto(`/${address}/${step}`);
-                    await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
-                    await expect(page.locator('html')).toHaveClass(theme === 'dark' ? /dark/ : /^$/);
-                    await sound(page);
-                }
-                // Own parts: a board of the one plan, a module of the other.
-                await page.goto(`/${address}/own`);
-                const own = plan === 'linden-hollow' ? 'Relay pair, potted' : 'Board from the cellar';
-                await page.getByRole('link', { name: own }).click();
-                await expect(page.getByRole('heading', { level: 1, name: own })).toBeVisible();
-                await sound(page);
-                await page.goto(`/${address}/power`);
-                await page
-                    .getByLabel('Node', { exact: true })
-                    .selectOption({ label: plan === 'linden-hollow' ? 'Gate post' : 'Cellar 8' });
-                for (const [tab, shows] of [
-                    ['Power', /^Supplies of/],
-                    ['Levels', /^Levels of/],
-                    ['Pins', /^Board of/],
-                    ['Parts', /^Parts of/],
-                ] as const) {
-                    await page.getByRole('link', { name: tab, exact: true }).click();
-                    await expect(page.getByRole('region', { name: shows })).toBeVisible();
-                    if (tab === 'Power') {
-                        await page
-                            .getByRole('button', { name: /^(Battery|5V pin)$/ })
-                            .first()
-                            .click();
-                        await expect(page.getByLabel('Name of the supply')).toBeVisible();
-                    } else if (tab === 'Pins') {
-                        await page
-                            .getByRole('region', { name: shows })
-                            .getByRole('button', { name: /^(Modem RXD|Low relay IN1)$/ })
-                            .click();
-                        await expect(page.getByRole('status').filter({ hasText: 'fits' })).toBeVisible();
-                    }
-                    await sound(page);
-                }
-                await page
-                    .getByLabel('Node', { exact: true })
-                    .selectOption({ label: plan === 'linden-hollow' ? 'Frame 1' : 'Bin desk' });
-                await page.getByRole('link', { name: 'Cables', exact: true }).click();
-                await expect(page.getByRole('region', { name: /^Cable / }).first()).toBeVisible();
-                await sound(page);
-            });
+test('every panel, a remote with its codes, and every calculator', async ({ page }) => {
+    test.slow();
+    await register(page);
+    await open(page, 'linden-hollow');
+    await page.getByRole('link', { name: 'Links' }).click();
+    for (const [link, shows] of [
+        ['Warm air', 'Ends'],
+        ['Fob', 'Ends'],
+        ['Mobile', 'What works Gate post'],
+        ['House', 'Topics'],
+    ] as const) {
+        await page.getByRole('link', { name: link, exact: true }).click();
+        await expect(page.getByRole('region', { name: shows })).toBeVisible();
+        await soundInBothThemes(page);
+    }
+    await page.getByRole('link', { name: 'Nodes' }).click();
+    await page.getByRole('link', { name: 'Hen house' }).click();
+    await expect(page.getByRole('img', { name: /nobody knows/ })).toBeVisible();
+    await soundInBothThemes(page);
+    await page.getByRole('link', { name: 'Heater remote' }).click();
+    await expect(page.getByRole('heading', { name: 'Learn from a capture or a keymap' })).toBeVisible();
+    await soundInBothThemes(page);
+    await page.getByRole('link', { name: 'Toy diggers' }).click();
+    await page.getByText('Lay out a set whose codes count up').click();
+    await page.getByRole('button', { name: 'Lay it out' }).click();
+    await expect(page.getByRole('table', { name: 'The set' })).toBeVisible();
+    await page.getByText('28 codes, one by one').click();
+    await soundInBothThemes(page);
+    await page.getByRole('link', { name: 'Calculators' }).click();
+    const calculators = page.getByRole('navigation', { name: 'Calculators' }).getByRole('link');
+    await expect(calculators).not.toHaveCount(0);
+    for (const calculator of await calculators.all()) {
+        await calculator.click();
+        await expect(page.getByRole('heading', { level: 1, name: await calculator.innerText() })).toBeVisible();
+        await expect(page.getByRole('region', { name: 'Found' }).locator('dd').first()).toBeVisible();
+        await soundInBothThemes(page);
+    }
+});
+
+for (const plan of ['linden-hollow', 'faulty-on-purpose'] as const) {
+    test(`every page of ${plan}`, async ({ page }) => {
+        test.slow(true, 'hundreds of things to look at');
+        await register(page);
+        await soundInBothThemes(page);
+        if (plan === 'faulty-on-purpose') {
+            await page.getByRole('link', { name: 'Ann', exact: true }).click();
+            await page.getByRole('button', { name: 'Delete the account…' }).click();
+            await expect(page.getByText('this one')).toBeVisible();
+            await soundInBothThemes(page);
+            await page.getByRole('link', { name: 'Plans' }).click();
         }
+        const address = await open(page, plan);
+        // Of the faulty plan the pages that faults look different on.
+        const pages = [
+            ['nodes', 'Nodes'],
+            ['links', 'Links'],
+            ['assign', 'Assign'],
+            ['findings', 'Findings'],
+            ['routes', 'Routes'],
+            ['safe', 'Safe states'],
+            ...(plan === 'linden-hollow'
+                ? ([
+                      ['map', 'Line map'],
+                      ['site', 'Site'],
+                      ['build', 'Pocket A'],
+                      ['history', 'History'],
+                      ['own', 'Own parts'],
+                      ['safe/loads', 'Safe states'],
+                      ['safe/circuits', 'Safe states'],
+                  ] as const)
+                : []),
+        ] as const;
+        for (const [step, title] of pages) {
+            await page.goto(`/${address}/${step}`);
+            await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+            await soundInBothThemes(page);
+        }
+        // Own parts: a board of the one plan, a module of the other.
+        await page.goto(`/${address}/own`);
+        const own = plan === 'linden-hollow' ? 'Relay pair, potted' : 'Board from the cellar';
+        await page.getByRole('link', { name: own }).click();
+        await expect(page.getByRole('heading', { level: 1, name: own })).toBeVisible();
+        await soundInBothThemes(page);
+        await page.goto(`/${address}/power`);
+        await page
+            .getByLabel('Node', { exact: true })
+            .selectOption({ label: plan === 'linden-hollow' ? 'Gate post' : 'Cellar 8' });
+        for (const [tab, shows] of [
+            ['Power', /^Supplies of/],
+            ['Levels', /^Levels of/],
+            ['Pins', /^Board of/],
+            ['Parts', /^Parts of/],
+        ] as const) {
+            await page.getByRole('link', { name: tab, exact: true }).click();
+            await expect(page.getByRole('region', { name: shows })).toBeVisible();
+            if (tab === 'Power') {
+                await page
+                    .getByRole('button', { name: /^(Battery|5V pin)$/ })
+                    .first()
+                    .click();
+                await expect(page.getByLabel('Name of the supply')).toBeVisible();
+            } else if (tab === 'Pins') {
+                await page
+                    .getByRole('region', { name: shows })
+                    .getByRole('button', { name: /^(Modem RXD|Low relay IN1)$/ })
+                    .click();
+                await expect(page.getByRole('status').filter({ hasText: 'fits' })).toBeVisible();
+            }
+            await soundInBothThemes(page);
+        }
+        await page
+            .getByLabel('Node', { exact: true })
+            .selectOption({ label: plan === 'linden-hollow' ? 'Frame 1' : 'Bin desk' });
+        await page.getByRole('link', { name: 'Cables', exact: true }).click();
+        await expect(page.getByRole('region', { name: /^Cable / }).first()).toBeVisible();
+        await soundInBothThemes(page);
     });
 }
 
