@@ -90,6 +90,7 @@ use Rundfunk\Power\Levels\Rule\SeriesMissing;
 use Rundfunk\Power\Levels\Step\PartStep;
 use Rundfunk\Power\Rule\BoardFedTwice;
 use Rundfunk\Power\Rule\BoardInputUnfit;
+use Rundfunk\Power\Rule\BoardRegulatorHot;
 use Rundfunk\Power\Rule\BoardUnfed;
 use Rundfunk\Power\Rule\BrownOut;
 use Rundfunk\Power\Rule\CableDrops;
@@ -302,6 +303,7 @@ final class Shipped
             new FuseUnfit,
             new SupplyUnknown,
             new RegulatorDrains,
+            new BoardRegulatorHot,
             new SupplyIdle,
             new BoardUnfed,
             new LevelTooHigh,

@@ -365,6 +365,22 @@ final class SupplyTree
         return $takes;
     }
 
+    /** What comes through the regulator of the board that a supply feeds: the board's own, what lives on its pins, what hangs on its rails. */
+    public function throughBoard(Supply $feeder): Load
+    {
+        $sum = Load::none();
+        foreach ($this->takes($feeder) as $take) {
+            $isThrough = match (true) {
+                $take->by instanceof Supply => $this->classOf($take->by)->isBoardPin(),
+                $take->by instanceof Module => ! $this->catalogue->classOf($take->by)->isFed(),
+                default => $take->by instanceof Node,
+            };
+            $sum = $isThrough ? $sum->and($take->load) : $sum;
+        }
+
+        return $sum;
+    }
+
     /** @return list<Take> what has no supply of its own and lives on the board's pins: a lamp, a buzzer */
     private function onPins(Node $node, Board $board): array
     {

@@ -6,11 +6,15 @@ namespace Rundfunk\Power;
 
 use Rundfunk\Catalogue\SupplySort;
 use Rundfunk\Check\Look;
+use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Supply;
 
 /** What is to be said of each supply of a tree: whether it holds, what it lacks, how warm it gets. */
 final class Verdicts
 {
+    /** What the small regulator of a board sheds without a heat sink, watts. Trade book §13: a small tab package. */
+    public const BOARD_W = 1.0;
+
     /** @var array<string, bool> by supply */
     private array $sound = [];
 
@@ -90,6 +94,22 @@ final class Verdicts
         return $heatW !== null && $this->heatW($supply) > $heatW + 1e-6;
     }
 
+    /** @return float watts that the regulator of a board sheds as a rule that is fed before it; 0 where it is fed behind it, or nobody can tell */
+    public function boardHeatW(Supply $supply): float
+    {
+        $board = $this->tree->board($supply);
+        // One that has no such input is another finding.
+        $in = $this->tree->feedsAt($supply) === FeedsAt::Vin && $board?->input(FeedsAt::Vin) !== null ? $this->tree->volts($supply) : null;
+        $out = $board?->rail((string) FeedsAt::FiveVolt->pinClass());
+
+        return $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->volts) * $this->tree->throughBoard($supply)->typicalMa / 1000;
+    }
+
+    public function isBoardTooHot(Supply $supply): bool
+    {
+        return $this->boardHeatW($supply) > self::BOARD_W + 1e-6;
+    }
+
     /** Nothing is wrong with it or with what it lives on, as far as anybody can tell. */
     public function isSound(Supply $supply): bool
     {
@@ -107,6 +127,6 @@ final class Verdicts
         $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
         $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
 
-        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply);
+        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
     }
 }

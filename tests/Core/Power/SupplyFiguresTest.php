@@ -6,6 +6,7 @@ namespace Tests\Core\Power;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
@@ -63,6 +64,18 @@ final class SupplyFiguresTest extends CoreTestCase
 
         yield 'a servo through a regulator from 13 V: two watts' => ['regulator-hot', $through('linear-5v', 13.0, 'servo-small'), []];
         yield 'from 13.1' => ['regulator-hot', $through('linear-5v', 13.1, 'servo-small'), [[['heat_w' => 2.025, 'most_w' => 2.0], null]]];
+        // A board of 30 mA and gas sensors of 150 on its 5 V pin, fed at VIN: 180 mA make a watt of 5.56 V above five; what hangs on the source beside the board goes past it.
+        $atVin = static fn (float $volts, FeedsAt $at = FeedsAt::Vin, FedFrom|string $sensor = FedFrom::Board5V): Closure => static fn (Sketch $s): Sketch => $on($s)
+            ->supply('f', 'n', 'bench', 'Feed', null, $at, ['volts' => $volts])->module('g', 'n', 'sensor-gas', 'Gas', $sensor);
+        yield 'a watt in a board' => ['board-regulator-hot', $atVin(10.55), []];
+        yield 'a hair more' => ['board-regulator-hot', $atVin(10.56), [[['heat_w' => 1.001, 'most_w' => 1.0], null]]];
+        yield 'at USB nothing is too much' => ['board-regulator-hot', $atVin(10.56, FeedsAt::Usb), []];
+        yield 'a board alone' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s)->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0]), []];
+        yield 'what hangs on the source itself goes past the board' => ['board-regulator-hot', $atVin(11.0, sensor: 'f'), []];
+        yield 'a lamp on a pin goes through it: 183 mA' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $atVin(10.5)($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'D4'), [[['heat_w' => 1.007, 'most_w' => 1.0], null]]];
+        yield 'what the 3.3 V pin gives goes through it too' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $atVin(10.5)($s)->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3), [[['heat_w' => 1.056, 'most_w' => 1.0], null]]];
+        yield 'a board that has no such input' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s, 'computer-40pin')->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0]), []];
+        yield 'the second of two that feed it feeds nothing' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s)->supply('u', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::Usb)->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0])->module('g', 'n', 'sensor-gas', 'Gas', FedFrom::Board5V)->module('h', 'n', 'sensor-gas', 'Gas', FedFrom::Board5V), []];
         yield 'a buck gets no hotter for that' => ['regulator-hot', $through('buck', 23.0, 'servo-small'), []];
         yield 'five from 7.143 V' => ['regulator-drops-out', $through('linear-5v', 7.143, 'relay-bank-1-low'), []];
         yield 'from 7.14' => ['regulator-drops-out', $through('linear-5v', 7.14, 'relay-bank-1-low'), [[['gets_v' => 6.997, 'needs_v' => 7.0], null]]];

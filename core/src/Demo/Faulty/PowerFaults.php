@@ -66,6 +66,11 @@ final readonly class PowerFaults
             ->supply('cellar-circle', 'cellar-3', 'buck', 'Hen', null)
             ->supply('cellar-round', 'cellar-3', 'buck', 'Egg', 'cellar-circle')
             ->refeed('cellar-circle', 'cellar-round');
+        // board-regulator-hot: two heaters of gas sensors on the 5 V pin of a board that is fed twelve
+        $sketch->node('cellar-16', 'Cellar 16', NodeKind::Controller, 'cellar', '8bit-5v-20io')
+            ->supply('cellar-warm', 'cellar-16', 'bench', 'Eleven and a half', null, FeedsAt::Vin, ['volts' => 11.5])
+            ->module('cellar-gas', 'cellar-16', 'sensor-gas', 'Gas', FedFrom::Board5V)
+            ->module('cellar-gas-2', 'cellar-16', 'sensor-gas', 'Second gas', FedFrom::Board5V);
         foreach (range(1, 6) as $number) {
             $sketch->module("cellar-hot-{$number}", 'cellar-3', 'packet-radio-amplified', "Loud radio {$number}", 'cellar-hot-adapter');
         }
