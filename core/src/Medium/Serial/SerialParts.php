@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Medium\Serial;
 
+use Rundfunk\Check\End;
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Figures;
@@ -42,7 +43,9 @@ final readonly class SerialParts
         }
         [$module, $terminal] = $place;
         $wrong = array_values(array_filter($look->plan->partsOf($module), static fn (Part $part): bool => $part->terminal === $terminal && in_array($part->kind, [PartKind::Divider, PartKind::SeriesResistor], true)));
-        $speakers = count(array_filter(SerialPairs::of($look, $link), static fn (array $pair): bool => $pair[1]->endpoint->id === $wire->listener->endpoint->id));
+        // A module that two ends share has one RXD, whoever of the two is spoken to.
+        $hears = $wire->listener->module === null ? static fn (End $end): bool => $end->endpoint->id === $wire->listener->endpoint->id : static fn (End $end): bool => $end->module?->id === $module->id;
+        $speakers = count(array_filter(SerialPairs::of($look, $link), static fn (array $pair): bool => $hears($pair[1])));
         $divides = $wrong === [] && $speakers === 1 && $wire->isTooHigh() && $wire->fitsDivided(self::LOWER_OHM / (self::UPPER_OHM + self::LOWER_OHM));
         $kind = $divides ? PartKind::Divider : PartKind::Shifter;
         $part = new Part($look->plan->newId('part', $module->id, $terminal, $kind->value), $module->id, $terminal, $kind, $divides ? self::UPPER_OHM : null, $divides ? self::LOWER_OHM : null);

@@ -284,4 +284,19 @@ final class SerialRulesTest extends CoreTestCase
         $owns = array_map(static fn (SerialEndFigures $end): array => $end->owns, (new SerialPanel)->panel($plan, $plan->links()[0], self::knowledge())->ends);
         self::assertSame([[], ['3 Nine'], ['1 Four', '2 Four too']], $owns);
     }
+
+    public function test_a_part_that_two_ends_share_gets_once_what_suits_both(): void
+    {
+        // A module is named by two ends: a board of 3.3 V speaks to each. Two resistors for the one were too much for the other, and the next Assign said otherwise.
+        $sketch = self::sketch()->link('wires', 'Wires', 'serial', ['topology' => 'polled', 'lengthM' => 1.0])
+            ->node('desk', 'Desk', NodeKind::Controller, null, '32bit-3v3-26io')->module('desk-w', 'desk', 'serial-wire', 'Wires')
+            ->node('mill', 'Mill', NodeKind::Controller, null, '8bit-5v-70io')->module('mill-w', 'mill', 'serial-wire', 'Wires')
+            ->node('sieve', 'Sieve', NodeKind::Controller, null, 'wifi-3v3-26io')->module('sieve-w', 'sieve', 'serial-wire', 'Wires')
+            ->join('wires', 'mill', Role::Both, 'mill-w', ['asks' => true, 'station' => 1])
+            ->join('wires', 'desk', Role::Both, 'desk-w', ['station' => 2])
+            ->join('wires', 'sieve', Role::Both, 'mill-w', ['station' => 3]);
+        $once = $sketch->assigned();
+        self::assertSame([], self::assigner()->assign($once)->proposals);
+        self::assertCount(1, $once->partsOf($once->module($sketch->id('mill-w'))));
+    }
 }
