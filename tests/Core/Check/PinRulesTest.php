@@ -409,6 +409,31 @@ final class PinRulesTest extends CoreTestCase
         self::assertSame($titles, array_map(static fn (Finding $finding): string => $finding->title, self::found($plan(self::sketch())->plan(), $rule)));
     }
 
+    public function test_what_makes_room_is_named_for_what_can_wait_for_a_bus(): void
+    {
+        $remedies = static function (int $count, string $class, OutputKind $kind, string $terminal, string $board = '8bit-5v-20io'): array {
+            $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, $board);
+            for ($number = 0; $number < $count; $number++) {
+                $sketch->module("m{$number}", 'n', $class, "M{$number}")->output("o{$number}", 'n', "O{$number}", $kind, "m{$number}", $terminal);
+            }
+
+            return array_map(static fn (Finding $finding): string => $finding->remedy, self::found($sketch->plan(), 'no-pin-left'));
+        };
+        $register = 'put the relay channels behind a shift register: three pins drive any number (hold its output-enable until the first write)';
+        $expander = 'add an I²C expander: two pins become sixteen';
+        self::assertSame([], $remedies(20, 'relay-bank-1-high', OutputKind::Relay, 'IN1'));
+        [$relays] = $remedies(21, 'relay-bank-1-high', OutputKind::Relay, 'IN1');
+        self::assertStringContainsString("Drop M0 IN1, or {$register}, or {$expander}, or build it on the ", $relays);
+        // Six pins make PWM, and no expander does.
+        [$dimmers] = $remedies(7, 'transistor-4v5', OutputKind::Pwm, 'GATE');
+        self::assertStringNotContainsString('expander', $dimmers);
+        self::assertStringNotContainsString('register', $dimmers);
+        self::assertStringContainsString('build it on the ', $dimmers);
+        // A tone is timed by its program's own clock.
+        [$tones] = $remedies(21, 'buzzer', OutputKind::Tone, 'SIG');
+        self::assertStringNotContainsString('expander', $tones);
+    }
+
     public function test_a_sensor_is_offered_the_next_whole_second(): void
     {
         foreach (['2.5' => 'Read it every 3 s', '2.1' => 'Read it every 3 s', '2' => 'Read it every 2 s'] as $leastS => $label) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rundfunk\Pins\Rule;
 
 use Rundfunk\Catalogue\Board;
-use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
@@ -54,16 +53,15 @@ final readonly class NoPinLeft implements NodeRule
         $count = count($short);
         $needs = array_unique(array_map(static fn (Demand $demand): string => $demand->wants[0]['terminal']->needs, $short));
         $ways = [$count === 1 ? 'Drop '.self::name($short[0]) : "Drop {$count} of these"];
-        if ($needs === ['digital-out']) {
+        // Only what can wait for a bus goes behind one: no dimmer, no servo, no stick. What is there makes room for the two or three pins that it takes.
+        if (array_filter($short, static fn (Demand $demand): bool => ! $demand->wants[0]['terminal']->isSlow()) === []) {
             $outputs = array_filter($all->placed, static fn (array $placed): bool => $placed['demand']->wants[0]['terminal']->carries === 'output');
-            if (count($outputs) + $count > 3) {
+            if ($needs === ['digital-out'] && count($outputs) + $count > 3) {
                 $ways[] = 'put the relay channels behind a shift register: three pins drive any number (hold its output-enable until the first write)';
             }
-        }
-        $used = array_map(static fn (array $placed): string => $placed['pin']->name, $all->placed);
-        $i2cFree = array_filter($board->pins, static fn (BoardPin $pin): bool => ($pin->serves('i2c.sda') || $pin->serves('i2c.scl')) && ! in_array($pin->name, $used, true));
-        if (count($i2cFree) >= 2 && ! in_array('analogue', $needs, true)) {
-            $ways[] = 'add an I²C expander: two pins become sixteen';
+            if ($board->buses('i2c') !== []) {
+                $ways[] = 'add an I²C expander: two pins become sixteen';
+            }
         }
         $larger = array_filter($catalogue->boards, static fn (Board $other): bool => $other->logicV === $board->logicV && count($other->pins) >= count($board->pins) + $count);
         foreach (array_slice(array_values($larger), 0, 1) as $other) {
