@@ -55,9 +55,9 @@ final readonly class NodeLevelsView implements View
             if ($levels !== null) {
                 $rows[] = self::row($levels, $pullUp);
             } elseif ($wire->terminal->contact) {
-                $rows[] = self::contact($wire, $pullUp, $plan);
+                $rows[] = self::contact($wire, $pullUp, $wiring);
             } elseif (Wiring::livesOnMa($wire) !== null) {
-                $rows[] = self::living($wire, Wiring::livesOnMa($wire), $wiring, $plan);
+                $rows[] = self::living($wire, Wiring::livesOnMa($wire), $wiring);
             }
         }
         foreach ($plan->modulesOf($node) as $module) {
@@ -68,7 +68,7 @@ final readonly class NodeLevelsView implements View
 
         $load = ChipLoad::of($look->wiresOf($node), $wiring);
 
-        return new NodeLevels($rows, $parts, (float) Figures::significant($load->carriedMa), $load->mostMa);
+        return new NodeLevels($rows, $parts, (float) Figures::significant($load->carriedMa), $load->mostMa, ! $load->isTooMuch());
     }
 
     /** @return list<Wire> of one module after the other, and of each its terminals as it has them */
@@ -110,9 +110,9 @@ final readonly class NodeLevelsView implements View
         );
     }
 
-    private static function contact(Wire $wire, ?float $pullUpOhm, Plan $plan): LevelRow
+    private static function contact(Wire $wire, ?float $pullUpOhm, Wiring $wiring): LevelRow
     {
-        $parts = self::partsAt($wire, $plan);
+        $parts = $wiring->partsAt($wire);
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, false,
@@ -121,23 +121,19 @@ final readonly class NodeLevelsView implements View
     }
 
     /** What lives on its pin: a lamp, a buzzer. */
-    private static function living(Wire $wire, float $ma, Wiring $wiring, Plan $plan): LevelRow
+    private static function living(Wire $wire, float $ma, Wiring $wiring): LevelRow
     {
         $isOverdrawn = $wiring->isOverdrawn($wire);
-        $parts = self::partsAt($wire, $plan);
-        $byTransistor = in_array(PartKind::Driver, array_column($parts, 'kind'), true);
-        $arrives = $byTransistor ? 'a transistor gives it' : 'it lives on the pin';
+        $arrives = match (true) {
+            $isOverdrawn => 'more than a pin should give',
+            $wiring->has($wire, PartKind::Driver) => 'a transistor gives it',
+            default => 'it lives on the pin',
+        };
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, true,
-            Figures::significant($wire->board->pinCurrent->advisedMa).' mA', Figures::significant($ma).' mA', $isOverdrawn ? 'more than a pin should give' : $arrives, ! $isOverdrawn, self::between($parts),
+            Figures::significant($wire->board->pinCurrent->advisedMa).' mA', Figures::significant($ma).' mA', $arrives, ! $isOverdrawn, self::between($wiring->partsAt($wire)),
         );
-    }
-
-    /** @return list<Part> */
-    private static function partsAt(Wire $wire, Plan $plan): array
-    {
-        return array_values(array_filter($plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
     }
 
     /** @param  list<Part>  $parts */

@@ -15,6 +15,7 @@ use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Plan\ThingKind;
 use Rundfunk\Power\BatteryHours;
 use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Verdicts;
@@ -116,13 +117,18 @@ final class PowerViewsTest extends CoreTestCase
             $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, $board)->module('a', 'n', 'indicator-lamp', 'A')->module('b', 'n', 'indicator-lamp', 'B')->wire('a', 'LED', $first)->wire('b', 'LED', $second)->plan();
             $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
             self::assertInstanceOf(NodeLevels::class, $shown);
-            self::assertSame($expected, [$shown->carriedMa, $shown->chipMostMa]);
+            self::assertSame([...$expected, true], [$shown->carriedMa, $shown->chipMostMa, $shown->chipSound]);
             self::assertSame([['1.4 mA', 'it lives on the pin', true], ['1.4 mA', 'it lives on the pin', true]], array_map(static fn (LevelRow $row): array => [$row->takes, $row->arrives, $row->sound], $shown->wires));
         }
         $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->plan();
         $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
         self::assertInstanceOf(NodeLevels::class, $shown);
         self::assertSame(0.0, $shown->carriedMa);
+        $sketch = self::sketch()->describe(ThingKind::OwnBoard, 'own', 'Own', '32bit-3v3-26io', ['pinCurrent' => ['advisedMa' => 4, 'absoluteMa' => 12, 'chipTotalMa' => 1]]);
+        $plan = $sketch->node('n', 'N', NodeKind::Controller, null, $sketch->classOf('own'))->module('a', 'n', 'indicator-lamp', 'A')->wire('a', 'LED', 'GP16')->plan();
+        $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
+        self::assertInstanceOf(NodeLevels::class, $shown);
+        self::assertFalse($shown->chipSound);
         // A buzzer takes what a pin should not give, until a transistor gives it.
         $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('b', 'n', 'buzzer', 'Buzzer')->wire('b', 'SIG', 'GP16');
         foreach ([['more than a pin should give', false, 'straight'], ['a transistor gives it', true, 'NPN transistor 1 kΩ']] as $expected) {

@@ -55,26 +55,16 @@ final readonly class Wiring
         if ($wants === null) {
             return null;
         }
-        foreach ($this->plan->partsOf($wire->module) as $part) {
-            if ($part->kind === PartKind::PullUp && $part->terminal === $wire->terminal->name) {
-                return null;
-            }
-        }
 
-        return (float) $wants;
+        return $this->has($wire, PartKind::PullUp) ? null : (float) $wants;
     }
 
     /** @return float|null ohms of the resistor that a wire wants in it and lacks; null where it lacks none */
     public function missingSeriesOhm(Wire $wire): ?float
     {
         $wants = $wire->terminal->seriesOhm;
-        foreach ($wants === null ? [] : $this->plan->partsOf($wire->module) as $part) {
-            if ($part->terminal === $wire->terminal->name && in_array($part->kind, [PartKind::SeriesResistor, PartKind::Divider], true)) {
-                return null;
-            }
-        }
 
-        return $wants === null ? null : (float) $wants;
+        return $wants === null || $this->has($wire, PartKind::SeriesResistor, PartKind::Divider) ? null : (float) $wants;
     }
 
     public function feedTerminal(Module $module): ?string
@@ -120,10 +110,9 @@ final readonly class Wiring
         if (! $wire->terminal->isDriven()) {
             return 0.0;
         }
-        $parts = array_filter($this->plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name);
-        $byParts = array_sum(array_map(fn (Part $part): float => $this->takenMa($wire, $part) ?? 0.0, $parts));
+        $byParts = array_sum(array_map(fn (Part $part): float => $this->takenMa($wire, $part) ?? 0.0, $this->partsAt($wire)));
 
-        return $byParts + ($this->has($wire, PartKind::Driver) || $this->has($wire, PartKind::Shifter) ? 0.0 : self::livesOnMa($wire) ?? $this->inputMa($wire));
+        return $byParts + ($this->has($wire, PartKind::Driver, PartKind::Shifter) ? 0.0 : self::livesOnMa($wire) ?? $this->inputMa($wire));
     }
 
     /** What the input of a relay board and its like takes: a coupler's diode, or the base of a transistor. */
@@ -138,15 +127,22 @@ final readonly class Wiring
         });
     }
 
-    private function has(Wire $wire, PartKind $kind): bool
+    /** A part of one of these kinds is at a wire's terminal. */
+    public function has(Wire $wire, PartKind ...$kinds): bool
     {
-        foreach ($this->plan->partsOf($wire->module) as $part) {
-            if ($part->terminal === $wire->terminal->name && $part->kind === $kind) {
+        foreach ($this->partsAt($wire) as $part) {
+            if (in_array($part->kind, $kinds, true)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** @return list<Part> at a wire's terminal */
+    public function partsAt(Wire $wire): array
+    {
+        return array_values(array_filter($this->plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
     }
 
     /**

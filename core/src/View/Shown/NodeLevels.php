@@ -12,6 +12,7 @@ final readonly class NodeLevels
     /**
      * @param  float  $carriedMa  what its pins carry all together, when everything on them is on
      * @param  float|null  $chipMostMa  what its chip stands of that; null where nobody knows
+     * @param  bool  $chipSound  it is not known to be too much
      */
     public function __construct(
         /** @var list<LevelRow> */
@@ -20,6 +21,7 @@ final readonly class NodeLevels
         #[ListOf(PlacedPart::class)] public array $parts,
         public float $carriedMa,
         public ?float $chipMostMa,
+        public bool $chipSound,
     ) {
     }
 }

@@ -41,8 +41,8 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
                 [],
             );
         }
-        foreach ($look->plan->partsOf($wire->module) as $part) {
-            $takesMa = $part->terminal === $wire->terminal->name ? $wiring->takenMa($wire, $part) : null;
+        foreach ($wiring->partsAt($wire) as $part) {
+            $takesMa = $wiring->takenMa($wire, $part);
             if ($takesMa !== null && $takesMa > $wire->board->pinCurrent->advisedMa) {
                 $values = self::larger($part, $takesMa / $wire->board->pinCurrent->advisedMa, $wiring->levels($wire));
                 yield self::finding(

@@ -31,15 +31,16 @@
                     <td>{wire.between}</td>
                 </tr>
             {:else}
-                <tr><td colspan="5" class="text-soft">Nothing is wired yet: Assign gives each terminal its pin.</td></tr
+                <tr
+                    ><td colspan="5" class="text-soft">Nothing to compare yet: Assign gives each terminal its pin.</td
+                    ></tr
                 >
             {/each}
         </tbody>
     </table>
     {#if shown.carriedMa > 0}
         <p class="border-rule border-t px-3 py-2">
-            With everything on, the pins carry <span
-                class="mono {shown.chipMostMa !== null && shown.carriedMa > shown.chipMostMa ? 'text-danger' : ''}"
+            With everything on, the pins carry <span class="mono {shown.chipSound ? '' : 'text-danger'}"
                 >{shown.carriedMa} mA</span
             >
             together{#if shown.chipMostMa !== null}; the chip stands <span class="mono">{shown.chipMostMa} mA</span
