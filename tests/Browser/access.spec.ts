@@ -1,4 +1,4 @@
-import { expect, open, register, sound, soundInBothThemes, test } from './stage';
+import { expect, open, register, sound, soundInBothThemes, step, test } from './stage';
 
 for (const theme of ['light', 'dark'] as const) {
     test.describe(`${theme} theme`, () => {
@@ -31,7 +31,7 @@ test('every panel, a remote with its codes, and every calculator', async ({ page
     test.slow();
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     for (const [link, shows] of [
         ['Warm air', 'Ends'],
         ['Fob', 'Ends'],
@@ -42,7 +42,7 @@ test('every panel, a remote with its codes, and every calculator', async ({ page
         await expect(page.getByRole('region', { name: shows })).toBeVisible();
         await soundInBothThemes(page);
     }
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByRole('link', { name: 'Hen house' }).click();
     await expect(page.getByRole('img', { name: /nobody knows/ })).toBeVisible();
     await soundInBothThemes(page);

@@ -1,9 +1,9 @@
-import { expect, open, register, saved, test } from './stage';
+import { expect, open, register, saved, step, test } from './stage';
 
 test('an output of another board is shown on a page, and what is shown goes unknown', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: /Nodes$/ }).click();
+    await step(page, 'Nodes');
     await page.getByRole('link', { name: 'Shed', exact: true }).click();
     const outputs = page.getByRole('region', { name: 'Outputs' });
     await outputs.getByRole('button', { name: 'Add an output' }).click();
@@ -22,7 +22,7 @@ test('an output of another board is shown on a page, and what is shown goes unkn
     await page.getByRole('button', { name: /^Apply \d+ changes?$/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
 
-    await page.getByRole('link', { name: /Nodes$/ }).click();
+    await step(page, 'Nodes');
     await page.getByRole('link', { name: 'Hen house', exact: true }).click();
     // Every 30 s, three missed and half an interval: 45 s + 105 s.
     await expect(page.getByRole('img', { name: /^Hen fan goes on at 15 s/ })).toHaveAccessibleName(

@@ -1,4 +1,4 @@
-import { expect, register, test } from './stage';
+import { expect, register, step, test } from './stage';
 
 /** A made-up bus: a counter, a second sender, and one bit that is on in the second recording. */
 function recording(on: boolean): string {
@@ -18,7 +18,7 @@ test('a bit is found in two recordings, becomes a reading, and works a relay', a
     await register(page);
     await page.getByLabel('New plan').fill('Van');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Board');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await page.getByLabel('Board', { exact: true }).selectOption({ label: '8-bit 5 V board, 70 I/O' });
@@ -34,7 +34,7 @@ test('a bit is found in two recordings, becomes a reading, and works a relay', a
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Van');
     await page.getByLabel('Part').selectOption({ label: 'appliance or toy' });
 
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Van bus');
     await page.getByLabel('Medium').selectOption({ label: 'CAN bus' });
     await page.getByRole('button', { name: 'Add the link' }).click();
@@ -63,14 +63,14 @@ test('a bit is found in two recordings, becomes a reading, and works a relay', a
     await expect(page.getByText(/Found: Dipped: 0 in all 200 before/)).toBeVisible();
 
     // Its signal is a reading of the van, and the light follows it.
-    await page.getByRole('link', { name: 'Routes' }).click();
+    await step(page, 'Routes');
     const cell = page.getByRole('gridcell', { name: /Dipped.*Work light/ });
     await cell.focus();
     await page.keyboard.press('f');
     await expect(cell).toContainText(/follow/i);
     await page.getByRole('banner').getByRole('link', { name: 'Assign' }).click();
     await page.getByRole('button', { name: /^Apply/ }).click();
-    await page.getByRole('link', { name: 'Build' }).click();
+    await step(page, 'Build');
     await expect(page.getByText('VAN_BUS_LISTEN_ONLY 1').first()).toBeVisible();
 });
 
@@ -81,12 +81,12 @@ test.describe('descriptions', () => {
         await register(page);
         await page.getByLabel('New plan').fill('Store');
         await page.getByRole('button', { name: 'Begin' }).click();
-        await page.getByRole('link', { name: 'Nodes' }).click();
+        await step(page, 'Nodes');
         await page.getByLabel('New node').fill('Store');
         await page.getByRole('button', { name: 'Add the node' }).click();
         await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Store');
         await page.getByLabel('Part').selectOption({ label: 'appliance or toy' });
-        await page.getByRole('link', { name: 'Links' }).click();
+        await step(page, 'Links');
         await page.getByLabel('New link').fill('Bus');
         await page.getByLabel('Medium').selectOption({ label: 'CAN bus' });
         await page.getByRole('button', { name: 'Add the link' }).click();

@@ -1,5 +1,5 @@
 import { deflateRawSync } from 'node:zlib';
-import { expect, register, sound, soundInBothThemes, test } from './stage';
+import { expect, register, sound, soundInBothThemes, step, test } from './stage';
 
 test('six lamps are patched, their switches are read, and a chase of two beats is a strip', async ({ page }) => {
     test.slow();
@@ -8,7 +8,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     await page.getByRole('button', { name: 'Begin' }).click();
 
     // A lamp from its manual: three slots, of which the shutter must be open.
-    await page.getByRole('link', { name: 'Own parts', exact: true }).click();
+    await step(page, 'Own parts');
     await page.getByRole('button', { name: 'Describe a fixture' }).click();
     await page.getByLabel('Name of the fixture').fill('Small lamp');
     await page.keyboard.press('Tab');
@@ -33,7 +33,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
     await expect(page.getByLabel('Shutter opens from')).toHaveValue('8');
     await sound(page);
 
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Desk');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await page.getByLabel('Board', { exact: true }).selectOption({ label: '8-bit 5 V board, 70 I/O' });
@@ -56,7 +56,7 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
         await expect(page.getByLabel('Name', { exact: true })).toHaveValue(`Lamp ${lamp}`);
         await page.getByLabel('Part', { exact: true }).selectOption({ label: 'appliance or toy' });
     }
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Lamps');
     await page.getByLabel('Medium').selectOption({ label: 'DMX universe' });
     await page.getByRole('button', { name: 'Add the link' }).click();
@@ -72,13 +72,13 @@ test('six lamps are patched, their switches are read, and a chase of two beats i
             .click();
         await page.getByLabel('Fixture').selectOption({ label: 'Small lamp' });
         await expect(page.getByRole('link', { name: 'its modes and slots' })).toBeVisible();
-        await page.getByRole('link', { name: 'Links' }).click();
+        await step(page, 'Links');
         await page.getByRole('button', { name: `Use all slots of Lamp ${lamp}` }).click();
         await expect(page.getByRole('button', { name: `Use all slots of Lamp ${lamp}` })).toHaveCount(0);
     }
     await page.getByRole('banner').getByRole('link', { name: 'Assign' }).click();
     await page.getByRole('button', { name: /^Apply/ }).click();
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
 
     // 3 slots each, one behind the other: the sixth starts at 16, and 16 is the fifth switch.
     await expect(page.getByRole('img', { name: /Slot ruler: .*Lamp 6 from 16 to 18\./ })).toBeVisible();
@@ -162,7 +162,7 @@ test.describe('files of fixtures', () => {
         await register(page);
         await page.getByLabel('New plan').fill('Stage');
         await page.getByRole('button', { name: 'Begin' }).click();
-        await page.getByRole('link', { name: 'Links' }).click();
+        await step(page, 'Links');
         await page.getByLabel('New link').fill('Lamps');
         await page.getByLabel('Medium').selectOption({ label: 'DMX universe' });
         await page.getByRole('button', { name: 'Add the link' }).click();
@@ -186,7 +186,7 @@ test.describe('files of fixtures', () => {
         });
         await expect(page.getByText('Two (2 slots)')).toBeVisible();
         await page.getByRole('button', { name: 'Take it into the plan' }).click();
-        await page.getByRole('link', { name: 'Own parts', exact: true }).click();
+        await step(page, 'Own parts');
         await page.getByRole('link', { name: 'Made-up wash' }).click();
         await expect(page.getByLabel('Low byte of Dimmer')).toHaveValue('2');
     });

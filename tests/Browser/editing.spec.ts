@@ -1,9 +1,9 @@
-import { expect, open, register, saved, test } from './stage';
+import { expect, open, register, saved, step, test, wayTo } from './stage';
 
 test('the switch table by keyboard alone', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Routes' }).focus();
+    await wayTo(page, 'Routes').focus();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('grid', { name: 'Switch table' })).toBeVisible();
     const current = page.locator('[role=gridcell][aria-selected=true]');
@@ -51,7 +51,7 @@ test('undo and redo, by key and by button, and they survive a reload', async ({ 
     await page.keyboard.press('Control+z');
     await expect(page.getByRole('textbox', { name: 'Channel', exact: true })).toHaveValue('76');
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
-    await page.getByRole('link', { name: 'History' }).click();
+    await step(page, 'History');
     await expect(page.getByRole('cell', { name: 'taken back' })).toBeVisible();
 });
 

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, open, register, test } from './stage';
+import { arrived, expect, open, register, step, test, wayTo } from './stage';
 
 /** A press as a receiver's tool prints it: NEC, 562.5 µs, least significant bit first, the command followed by its complement. */
 function press(address: number, command: number): string {
@@ -31,6 +31,11 @@ async function follow(page: Page, link: Locator): Promise<void> {
     await page.keyboard.press('Enter');
 }
 
+async function followStep(page: Page, title: string): Promise<void> {
+    await follow(page, wayTo(page, title));
+    await arrived(page, title);
+}
+
 /** Chooses by typing the beginning of the option's name: what that passes is only looked at, Enter takes it. */
 async function pick(page: Page, select: Locator, name: string): Promise<void> {
     await reach(page, select);
@@ -48,13 +53,13 @@ async function write(page: Page, field: Locator, text: string): Promise<void> {
 test('a remote is learned from a capture file and two of its keys are routed', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Den remote');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Den remote');
     await page.getByLabel('Part', { exact: true }).selectOption('remote');
     await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByRole('link', { name: 'Warm air' }).click();
     await page.getByLabel('Put a node on Warm air').selectOption({ label: 'Den remote' });
     await page.getByRole('region', { name: 'Ends' }).getByRole('link', { name: 'Den remote' }).click();
@@ -76,7 +81,7 @@ test('a remote is learned from a capture file and two of its keys are routed', a
         page.getByRole('region', { name: 'Controls' }).getByRole('button', { name: 'Remove Down', exact: true }),
     ).toBeVisible();
 
-    await page.getByRole('link', { name: 'Routes' }).click();
+    await step(page, 'Routes');
     for (const [key, action, shown] of [
         ['Up', '1', 'on'],
         ['Down', '0', 'off'],
@@ -88,10 +93,10 @@ test('a remote is learned from a capture file and two of its keys are routed', a
         ).toBeVisible();
     }
     await expect(page.getByText('7 masters of Work lamp')).toBeVisible();
-    await page.getByRole('link', { name: 'Assign' }).first().click();
+    await step(page, 'Assign');
     await page.getByRole('button', { name: /^Apply \d+ changes?$/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
-    await page.getByRole('link', { name: 'Findings', exact: true }).first().click();
+    await step(page, 'Findings');
     await expect(page.getByText('Den remote')).toHaveCount(0);
     await expect(page.getByText('Shed sends with more than 10 dBm').first()).toBeVisible();
 });
@@ -100,13 +105,13 @@ test('the same by keyboard alone', async ({ page }) => {
     test.slow();
     await register(page);
     await open(page, 'linden-hollow');
-    await follow(page, page.getByRole('link', { name: 'Nodes' }));
+    await followStep(page, 'Nodes');
     await write(page, page.getByLabel('New node'), 'Den remote');
     await follow(page, page.getByRole('button', { name: 'Add the node' }));
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Den remote');
     await pick(page, page.getByLabel('Part', { exact: true }), 'remote');
     await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
-    await follow(page, page.getByRole('link', { name: 'Links' }));
+    await followStep(page, 'Links');
     await follow(page, page.getByRole('link', { name: 'Warm air' }));
     await pick(page, page.getByLabel('Put a node on Warm air'), 'Den');
     await follow(page, page.getByRole('region', { name: 'Ends' }).getByRole('link', { name: 'Den remote' }));
@@ -118,7 +123,7 @@ test('the same by keyboard alone', async ({ page }) => {
     await expect(
         page.getByRole('region', { name: 'Controls' }).getByRole('button', { name: 'Remove Down', exact: true }),
     ).toBeVisible();
-    await follow(page, page.getByRole('link', { name: 'Routes' }));
+    await followStep(page, 'Routes');
     await reach(page, page.getByRole('grid').locator('[tabindex="0"]'));
     await go(page, 'Den remote Up, Greenhouse Work lamp');
     await page.keyboard.press('1');
@@ -149,7 +154,7 @@ test('a caller is let in and a text is routed, by keyboard alone', async ({ page
     test.slow();
     await register(page);
     await open(page, 'linden-hollow');
-    await follow(page, page.getByRole('link', { name: 'Nodes' }));
+    await followStep(page, 'Nodes');
     await write(page, page.getByLabel('New node'), 'Wren phone');
     await follow(page, page.getByRole('button', { name: 'Add the node' }));
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Wren phone');
@@ -159,7 +164,7 @@ test('a caller is let in and a text is routed, by keyboard alone', async ({ page
     const name = page.getByRole('region', { name: 'Controls' }).getByRole('textbox').first();
     await write(page, name, 'Lamp please');
     await pick(page, page.getByLabel('Kind of Lamp please'), 'text');
-    await follow(page, page.getByRole('link', { name: 'Links' }));
+    await followStep(page, 'Links');
     await follow(page, page.getByRole('link', { name: 'Mobile' }));
     await pick(page, page.getByLabel('Put a node on Mobile'), 'Wren');
     // A number of the range that is kept for fiction.
@@ -173,14 +178,14 @@ test('a caller is let in and a text is routed, by keyboard alone', async ({ page
             .last(),
         'on',
     );
-    await follow(page, page.getByRole('link', { name: 'Routes' }));
+    await followStep(page, 'Routes');
     await reach(page, page.getByRole('grid').locator('[tabindex="0"]'));
     await go(page, 'Wren phone Lamp please, Gate post Post lamp');
     await page.keyboard.press('1');
     await follow(page, page.getByRole('banner').getByRole('link', { name: 'Assign' }));
     await follow(page, page.getByRole('button', { name: /^Apply \d+ changes?$/ }));
     await expect(page.getByText('Nothing to assign')).toBeVisible();
-    await follow(page, page.getByRole('link', { name: 'Links' }));
+    await followStep(page, 'Links');
     await follow(page, page.getByRole('link', { name: 'Mobile' }));
     const works = page.getByRole('region', { name: 'What works Gate post' });
     await expect(works).toContainText('Wren phone');

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, register, saved, soundInBothThemes, test } from './stage';
+import { expect, register, saved, soundInBothThemes, step, test } from './stage';
 
 test('a plan of a hundred nodes: its switch table is crossed and changed by keyboard, and a route of it is traced', async ({
     page,
@@ -19,7 +19,7 @@ test('a plan of a hundred nodes: its switch table is crossed and changed by keyb
     await trace.selectOption({ label: 'Remote 1.0 · Key 1 → Board 1.0 · Lamp 1' });
     await expect(page.getByRole('region', { name: 'Reaction time' })).toContainText('Remote 1.0 · Key 1');
 
-    await page.getByRole('link', { name: 'Routes' }).click();
+    await step(page, 'Routes');
     const table = page.getByRole('grid', { name: 'Switch table' });
     await expect(table).toHaveAttribute('aria-rowcount', '402');
     expect(await page.getByRole('gridcell').count()).toBeLessThan(4_000);

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, register, saved, test } from './stage';
+import { expect, register, saved, step, test } from './stage';
 
 test.use({ provoked: /422/ });
 
@@ -7,7 +7,7 @@ test('a board that the catalogue does not have is described and used', async ({ 
     await register(page);
     await page.getByLabel('New plan').fill('Kit');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Own parts' }).click();
+    await step(page, 'Own parts');
     await page.getByLabel('Copy a board').selectOption({ label: '8-bit 5 V board, 20 I/O' });
     await expect(page.getByRole('heading', { name: 'My 8-bit 5 V board, 20 I/O' })).toBeVisible();
 
@@ -28,19 +28,19 @@ test('a board that the catalogue does not have is described and used', async ({ 
     await page.getByRole('button', { name: 'back to 30' }).click();
     await page.getByRole('button', { name: 'Close' }).click();
 
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Door');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await page.getByLabel('Board', { exact: true }).selectOption({ label: 'Kit board' });
     await page.getByLabel('Add a module').selectOption({ label: 'push button' });
     await page.getByRole('button', { name: 'Add a control' }).click();
-    await page.getByRole('link', { name: 'Assign' }).first().click();
+    await step(page, 'Assign');
     // D4 would have been the lowest plain pin.
     await expect(page.getByRole('row', { name: /Pin of Door · Keys K1/ })).toContainText('D7');
     await page.getByRole('button', { name: /^Apply/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
 
-    await page.getByRole('link', { name: 'Own parts' }).click();
+    await step(page, 'Own parts');
     const boards = page.getByRole('region', { name: 'Own boards' });
     await expect(boards.getByRole('row', { name: /Kit board/ })).toContainText('Door');
     await expect(boards.getByRole('button', { name: 'Remove Kit board' })).toHaveCount(0);
@@ -51,7 +51,7 @@ async function ownPad(page: Page): Promise<Locator> {
     await register(page);
     await page.getByLabel('New plan').fill('Pads');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Own parts' }).click();
+    await step(page, 'Own parts');
     await page
         .getByLabel('Copy a module')
         .selectOption({ label: 'wireless pad with its receiver, 16 keys, two sticks' });

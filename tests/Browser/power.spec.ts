@@ -1,10 +1,10 @@
-import { expect, open, register, saved, test } from './stage';
+import { expect, open, register, saved, step, test } from './stage';
 
 test('a modem node is powered from an empty plan until nothing is found', async ({ page }) => {
     await register(page);
     await page.getByLabel('New plan').fill('Gate');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Post');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await page.getByLabel('Board', { exact: true }).selectOption({ label: '8-bit 5 V board, 70 I/O' });
@@ -28,10 +28,10 @@ test('a modem node is powered from an empty plan until nothing is found', async 
         .click();
     await expect(findings.getByText('stands 4.4')).toHaveCount(0);
     await expect(page.getByRole('region', { name: 'What feeds what' }).getByText('3.9 V')).toBeVisible();
-    await page.getByRole('link', { name: 'Assign' }).first().click();
+    await step(page, 'Assign');
     await page.getByRole('button', { name: /^Apply \d+ changes$/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
-    await page.getByRole('link', { name: 'Pins & power' }).click();
+    await step(page, 'Pins & power');
     await expect(findings.getByText('Nothing found')).toBeVisible();
 
     await page.getByRole('link', { name: 'Levels' }).click();
@@ -47,7 +47,7 @@ test('a modem node is powered from an empty plan until nothing is found', async 
 test('a pin is moved by keyboard, and what does not fit says why', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Pins & power' }).click();
+    await step(page, 'Pins & power');
     await page.getByLabel('Node', { exact: true }).selectOption({ label: 'Greenhouse' });
     await page.getByRole('link', { name: 'Pins', exact: true }).click();
     const board = page.getByRole('region', { name: 'Board of Greenhouse' });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, open, register, test } from './stage';
+import { expect, open, register, step, test } from './stage';
 
 test('a heater and a door are made safe with two clicks each, and their findings go', async ({ page }) => {
     await register(page);
@@ -32,7 +32,7 @@ test('a heater and a door are made safe with two clicks each, and their findings
         .click();
     await expect(unsafe('Oven heat')).toHaveCount(0);
 
-    await page.getByRole('link', { name: 'Findings' }).click();
+    await step(page, 'Findings');
     await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible();
     await expect(
         page.getByRole('heading', { name: /Oven (heat|door) of Oven board (is|may)|what Oven door of Oven board/ }),
@@ -47,19 +47,19 @@ test('24 channels are spread over three banks and two circuits', async ({ page }
         buffer: Buffer.from(JSON.stringify(fence())),
     });
     await page.getByRole('link', { name: 'Fence', exact: true }).click();
-    await page.getByRole('link', { name: 'Safe states' }).click();
+    await step(page, 'Safe states');
     await page.getByRole('link', { name: 'Circuits' }).click();
     const circuits = page.getByRole('region', { name: 'Circuits' });
     await expect(circuits.getByText('The fuse of circuit Left blows when all is on')).toBeVisible();
-    await page.getByRole('link', { name: 'Assign' }).first().click();
+    await step(page, 'Assign');
     await page.getByRole('button', { name: /^Apply \d+ changes$/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
-    await page.getByRole('link', { name: 'Safe states' }).click();
+    await step(page, 'Safe states');
     await page.getByRole('link', { name: 'Circuits' }).click();
     await expect(circuits.getByText('blows when all is on')).toHaveCount(0);
     // 20, 30, … 250 W are 3240 W: 7.04 A on each.
     await expect(circuits.getByText('7.04 A of 10')).toHaveCount(2);
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     for (const bank of ['Bank 1', 'Bank 2', 'Bank 3']) {
         await expect(page.getByLabel(/^Channel of String/).locator(`option:checked:has-text("${bank}")`)).toHaveCount(
             8,
@@ -76,7 +76,7 @@ test('what leaks too much leads to its circuit', async ({ page }) => {
     await loads.getByLabel('Leakage of String on the fence').fill('14');
     await loads.getByLabel('Leakage of String on the fence').blur();
     await loads.getByLabel('This season').selectOption({ label: 'always on' });
-    await page.getByRole('link', { name: 'Findings' }).click();
+    await step(page, 'Findings');
     const finding = page.getByRole('article').filter({ hasText: 'Garden branch trips on a damp morning' });
     await expect(finding.getByText('16 mA leak with everything plugged in')).toBeVisible();
     await finding.getByRole('link', { name: /Garden branch trips/ }).click();

@@ -1,10 +1,10 @@
-import { expect, register, test } from './stage';
+import { expect, register, step, test } from './stage';
 
 test('a sequence is built step by step and read as a strip', async ({ page }) => {
     await register(page);
     await page.getByLabel('New plan').fill('Layout');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Train');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await page.getByLabel('Board', { exact: true }).selectOption({ label: '8-bit 5 V board, 20 I/O' });

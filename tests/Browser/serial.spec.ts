@@ -1,10 +1,10 @@
-import { expect, register, test } from './stage';
+import { expect, register, step, test } from './stage';
 
 test('four boxes on one line, from nothing to the ladder, and what a dead one does to a ring', async ({ page }) => {
     await register(page);
     await page.getByLabel('New plan').fill('Boxes');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     for (const name of ['Desk', 'Box 1', 'Box 2', 'Box 3', 'Box 4']) {
         await page.getByLabel('New node').fill(name);
         await page.getByRole('button', { name: 'Add the node' }).click();
@@ -13,7 +13,7 @@ test('four boxes on one line, from nothing to the ladder, and what a dead one do
         await page.getByLabel('Add a module').selectOption({ label: 'RS-485 transceiver, 5 V' });
         await expect(page.getByRole('textbox', { name: /Name of the module/ })).toHaveCount(1);
     }
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Line');
     await page.getByLabel('Medium').selectOption({ label: 'serial line' });
     await page.getByRole('button', { name: 'Add the link' }).click();
@@ -33,7 +33,7 @@ test('four boxes on one line, from nothing to the ladder, and what a dead one do
 
     await page.getByRole('banner').getByRole('link', { name: 'Assign' }).click();
     await page.getByRole('button', { name: /^Apply/ }).click();
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await expect(page.getByLabel('Id of Box 4', { exact: true })).toHaveValue('5');
     await expect(page.getByLabel('120 Ω on of Desk')).toHaveValue('true');
     await expect(page.getByLabel('120 Ω on of Box 2')).toHaveValue('false');
@@ -55,14 +55,14 @@ test('a cable is laid, its cores handed out, and one too few is said', async ({ 
     await register(page);
     await page.getByLabel('New plan').fill('Cable');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     for (const name of ['Near', 'Far']) {
         await page.getByLabel('New node').fill(name);
         await page.getByRole('button', { name: 'Add the node' }).click();
         await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
         await page.getByLabel('Board', { exact: true }).selectOption({ label: '8-bit 5 V board, 70 I/O' });
     }
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Line');
     await page.getByLabel('Medium').selectOption({ label: 'serial line' });
     await page.getByRole('button', { name: 'Add the link' }).click();
@@ -70,7 +70,7 @@ test('a cable is laid, its cores handed out, and one too few is said', async ({ 
         await page.getByLabel('Put a node on Line').selectOption({ label: name });
         await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
     }
-    await page.getByRole('link', { name: 'Pins & power' }).click();
+    await step(page, 'Pins & power');
     await page.getByRole('link', { name: 'Cables' }).click();
     await page.getByLabel('New cable to').selectOption({ label: 'Far' });
     await page.getByRole('button', { name: 'Lay the cable' }).click();
@@ -93,7 +93,7 @@ test('a device from a shop is written down, tried by hand, and told from a key',
     await register(page);
     await page.getByLabel('New plan').fill('Shop');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('link', { name: 'Own parts' }).click();
+    await step(page, 'Own parts');
     await page
         .getByLabel('Write down a device')
         .selectOption({ label: 'Words and figures, ended by a carriage return' });
@@ -122,14 +122,14 @@ test('a device from a shop is written down, tried by hand, and told from a key',
     await page.keyboard.press('Tab');
     await expect(page.getByText('! nothing says where a line of it ends')).toHaveCount(0);
 
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     for (const name of ['Desk', 'Hall']) {
         await page.getByLabel('New node').fill(name);
         await page.getByRole('button', { name: 'Add the node' }).click();
         await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
     }
     await page.getByLabel('Part').selectOption({ label: 'appliance or toy' });
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Line');
     await page.getByLabel('Medium').selectOption({ label: 'serial line' });
     await page.getByRole('button', { name: 'Add the link' }).click();

@@ -1,4 +1,4 @@
-import { expect, test as plain, type Page } from '@playwright/test';
+import { expect, test as plain, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
 /** Every test fails on an error in the console or on the page, but for those it says it provokes. */
@@ -51,6 +51,21 @@ export async function open(page: Page, plan: 'linden-hollow' | 'faulty-on-purpos
     await link.click();
     await expect(page.getByRole('heading', { name: 'Line map' })).toBeVisible();
     return address;
+}
+
+/** The way to a step of the plan, at the side of each of its pages. */
+export function wayTo(page: Page, title: string): Locator {
+    return page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: title });
+}
+
+/** Goes to a step and waits until it is there: the page before may have links of the same names, the line map above all. */
+export async function step(page: Page, title: string): Promise<void> {
+    await wayTo(page, title).click();
+    await arrived(page, title);
+}
+
+export async function arrived(page: Page, title: string): Promise<void> {
+    await expect(wayTo(page, title)).toHaveAttribute('aria-current', 'page');
 }
 
 export async function saved(page: Page, version: number): Promise<void> {

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { expect, open, register, test } from './stage';
+import { expect, open, register, step, test } from './stage';
 
 test.use({ provoked: /422/ });
 
 test('frames are let say the whole state, bit by bit', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByRole('link', { name: 'Handsets', exact: true }).click();
     const frame = page.getByRole('region', { name: 'What a frame says' });
     await expect(frame.getByRole('row', { name: /bytes 3–4 argument/ })).toBeVisible();
@@ -23,7 +23,7 @@ test('frames are let say the whole state, bit by bit', async ({ page }) => {
 test('a stick is calibrated from what it was seen to read, and fitted to one of its targets', async ({ page }) => {
     await register(page);
     const address = await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByRole('link', { name: 'Stick box', exact: true }).click();
     await page.getByRole('button', { name: 'More of Drive 1' }).click();
     const curve = page.getByRole('img', { name: 'Curve of Drive 1' });

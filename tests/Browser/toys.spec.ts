@@ -1,4 +1,4 @@
-import { expect, open, register, test } from './stage';
+import { expect, open, register, step, test } from './stage';
 
 /** Marks and spaces of a toy that no protocol knows: 16 bits, the first sent first, told apart by their spaces. */
 function press(bits: string): string {
@@ -10,13 +10,13 @@ test('a set of toys is laid out, a gap in its grid is found and filled, and a ke
     test.slow();
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByLabel('New node').fill('Toy trains');
     await page.getByRole('button', { name: 'Add the node' }).click();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Toy trains');
     await page.getByLabel('Part', { exact: true }).selectOption('fixture');
     await expect(page.getByLabel('Board', { exact: true })).toHaveCount(0);
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByRole('link', { name: 'Sand pit' }).click();
     await page.getByLabel('Put a node on Sand pit').selectOption({ label: 'Toy trains' });
     await page.getByRole('region', { name: 'Ends' }).getByRole('link', { name: 'Toy trains' }).click();
@@ -50,7 +50,7 @@ test('a set of toys is laid out, a gap in its grid is found and filled, and a ke
     await page.getByRole('link', { name: 'Stick box' }).click();
     await page.getByRole('button', { name: 'Add a control' }).click();
     await expect(page.getByLabel('Kind of Key 5')).toHaveValue('button');
-    await page.getByRole('link', { name: 'Routes' }).click();
+    await step(page, 'Routes');
     await page.getByRole('gridcell', { name: 'Stick box Key 5, Toy trains Run 1' }).click();
     await page.keyboard.press('s');
     await expect(page.getByText('A set has no value yet').first()).toBeVisible();
@@ -63,7 +63,7 @@ test('a set of toys is laid out, a gap in its grid is found and filled, and a ke
 test('bits of no known order are read from either end, when they are learned and afterwards', async ({ page }) => {
     await register(page);
     await open(page, 'linden-hollow');
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     await page.getByRole('link', { name: 'Heater remote' }).click();
     await page.getByLabel('Capture', { exact: true }).fill(press('1100000000000101'));
     await page.getByRole('button', { name: 'Read it' }).click();

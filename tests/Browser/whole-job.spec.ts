@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, register, saved, test } from './stage';
+import { expect, register, saved, step, test } from './stage';
 
 test('from an empty account to a downloaded header', async ({ page }) => {
     await register(page);
@@ -12,7 +12,7 @@ test('from an empty account to a downloaded header', async ({ page }) => {
     await page.getByRole('button', { name: 'Add the place' }).click();
     await saved(page, 3);
 
-    await page.getByRole('link', { name: 'Nodes' }).click();
+    await step(page, 'Nodes');
     for (const [name, board, modules] of [
         ['Pocket', '8-bit 5 V board, 20 I/O', ['2.4 GHz packet transceiver', 'button pad, 4 keys']],
         [
@@ -47,7 +47,7 @@ test('from an empty account to a downloaded header', async ({ page }) => {
         }
     }
 
-    await page.getByRole('link', { name: 'Links' }).click();
+    await step(page, 'Links');
     await page.getByLabel('New link').fill('Air');
     await page.getByRole('button', { name: 'Add the link' }).click();
     for (const name of ['Pocket', 'Lamp board', 'Fan board']) {
@@ -56,7 +56,7 @@ test('from an empty account to a downloaded header', async ({ page }) => {
     }
     await expect(page.getByLabel('Role of Pocket')).toHaveValue('sends');
 
-    await page.getByRole('link', { name: 'Routes' }).click();
+    await step(page, 'Routes');
     await page.getByRole('gridcell', { name: 'Pocket Key 1, Lamp board Lamp' }).click();
     await page.keyboard.press('t');
     await expect(page.getByRole('gridcell', { name: 'Pocket Key 1, Lamp board Lamp: toggle' })).toBeVisible();
@@ -64,14 +64,14 @@ test('from an empty account to a downloaded header', async ({ page }) => {
     await page.keyboard.press('p');
     await expect(page.getByRole('gridcell', { name: 'Pocket Key 2, Fan board Fan: pulse 1 s' })).toBeVisible();
 
-    await page.getByRole('link', { name: 'Assign' }).first().click();
+    await step(page, 'Assign');
     await page.getByRole('button', { name: /^Apply \d+ changes$/ }).click();
     await expect(page.getByText('Nothing to assign')).toBeVisible();
 
-    await page.getByRole('link', { name: 'Findings', exact: true }).first().click();
+    await step(page, 'Findings');
     await expect(page.getByText('Nothing found')).toBeVisible();
 
-    await page.getByRole('link', { name: '8 Build' }).click();
+    await step(page, 'Build');
     const headers: Record<string, string> = {};
     for (const name of ['Pocket', 'Lamp board']) {
         await page.getByLabel('Node', { exact: true }).selectOption({ label: name });
