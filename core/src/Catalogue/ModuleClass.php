@@ -8,6 +8,7 @@ use LogicException;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Output;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Shape\Values;
 
@@ -15,6 +16,7 @@ use Rundfunk\Shape\Values;
 final readonly class ModuleClass
 {
     /**
+     * @param  float  $heldMa  what it draws for hours while all in it that can be on is on
      * @param  array<string, Terminal>  $terminals  by name
      * @param  array<string, string>  $supplyTerminals  name → "supply", "ground", or "load" for what it switches
      * @param  string|null  $medium  the medium it is a radio or transceiver for
@@ -43,6 +45,7 @@ final readonly class ModuleClass
         public float $minV,
         public float $maxV,
         public float $typicalMa,
+        public float $heldMa,
         public float $peakMa,
         public ?float $maxPowerDbm,
         public bool $activeLow,
@@ -83,6 +86,9 @@ final readonly class ModuleClass
             $supplies[$terminal->text('name')] = $terminal->text('goes');
         }
         $supply = $values->within('supply') ?? throw new LogicException('A module without supply figures.');
+        // Of a class that somebody described any may be the largest: none is believed to be less than what it holds in it.
+        $typicalMa = $supply->number('typicalMa');
+        $heldMa = max($typicalMa, $supply->numberOrNull('heldMa') ?? (self::staysOn($values) ? $supply->number('peakMa') : 0.0));
         $timing = $values->within('timing');
         $levels = $values->within('levels');
 
@@ -93,8 +99,9 @@ final readonly class ModuleClass
             $values->textOrNull('medium'),
             $supply->number('minV'),
             $supply->number('maxV'),
-            $supply->number('typicalMa'),
-            $supply->number('peakMa'),
+            $typicalMa,
+            $heldMa,
+            max($heldMa, $supply->number('peakMa')),
             $values->within('radio')?->number('maxPowerDbm'),
             $values->has('activeLow') && $values->flag('activeLow'),
             $values->textOrNull('carries'),
@@ -121,6 +128,18 @@ final readonly class ModuleClass
             ($switches = $values->within('switches')) === null ? null : Switching::from($switches),
             ($thermistor = $values->within('thermistor')) === null ? null : ThermistorCurve::from($thermistor),
         );
+    }
+
+    /** Whether what it carries stays on for as long as it is told: a coil that holds, lights that are lit. Said of a class that does not say what it draws then. */
+    private static function staysOn(Values $values): bool
+    {
+        return ! $values->has('keepsState') && OutputKind::tryFrom($values->textOrNull('carries') ?? '')?->staysAtItsPeak() === true;
+    }
+
+    /** What it draws at most it draws for hours too. */
+    public function holdsItsPeak(): bool
+    {
+        return $this->heldMa === $this->peakMa;
     }
 
     public function terminal(string $name): ?Terminal

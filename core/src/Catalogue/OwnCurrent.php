@@ -15,6 +15,6 @@ final readonly class OwnCurrent
 
     public static function from(Values $values): self
     {
-        return new self($values->number('typicalMa'), $values->number('peakMa'), $values->number('sleepMa'), $values->number('brownOutV'));
+        return new self($values->number('typicalMa'), max($values->number('typicalMa'), $values->number('peakMa')), $values->number('sleepMa'), $values->number('brownOutV'));
     }
 }

@@ -74,6 +74,12 @@ enum OutputKind: string
         return ! in_array($this, [self::Relay, self::Lamp, self::Message, self::Sequence, self::Group], true);
     }
 
+    /** What drives it draws its most for as long as it is on. A servo and a motor do so only when they start or are held fast. */
+    public function staysAtItsPeak(): bool
+    {
+        return in_array($this, [self::Relay, self::Lamp, self::Pwm, self::Strip, self::Tone], true);
+    }
+
     /** It has an off at all: a servo has places, and none of them is that. */
     public function switches(): bool
     {

@@ -345,7 +345,7 @@ final class SupplyTree
             $node = $this->plan->node($supply->nodeId);
             $board = $this->catalogue->boardOf($node);
             if ($board !== null && $this->feeder($node)?->id === $supply->id) {
-                $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->peakMa));
+                $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->typicalMa, $board->own->peakMa));
                 array_push($takes, ...$this->onPins($node, $board));
             }
         }
@@ -353,7 +353,7 @@ final class SupplyTree
             $takes[] = new Take($module, $module->name, $this->loadOf($module));
         }
         foreach ($this->plan->having(Module::class, 'signalSupplyId', $supply->id) as $module) {
-            $takes[] = new Take($module, "signal side of {$module->name}", (new Load(0.0, self::SIGNAL_MA))->times(count($this->catalogue->classOf($module)->channels())));
+            $takes[] = new Take($module, "signal side of {$module->name}", (new Load(0.0, self::SIGNAL_MA, self::SIGNAL_MA))->times(count($this->catalogue->classOf($module)->channels())));
         }
         foreach ($this->plan->having(PlanLoad::class, 'supplyId', $supply->id) as $load) {
             $takes[] = new Take($load, $load->name, $this->loadOfLoad($load, $supply));
@@ -392,7 +392,7 @@ final class SupplyTree
                 $wired = array_unique(array_map(static fn (PinUse $use): string => $use->terminal, $this->plan->pinUsesOf($module)));
                 $all = array_sum(array_map(static fn (string $terminal): float => $class->terminal($terminal)?->livesOnMa($board->levels->highOutV) ?? 0.0, $wired));
                 if ($all > 0.0) {
-                    $takes[] = new Take($module, $module->name, new Load(min($class->typicalMa, $all), $all));
+                    $takes[] = new Take($module, $module->name, new Load(min($class->typicalMa, $all), $class->holdsItsPeak() ? $all : min($class->heldMa, $all), $all));
                 }
             }
         }
@@ -404,7 +404,7 @@ final class SupplyTree
     public function loadOf(Module $module): Load
     {
         $class = $this->catalogue->classOf($module);
-        $load = new Load($class->typicalMa, $class->peakMa);
+        $load = new Load($class->typicalMa, $class->heldMa, $class->peakMa);
         if ($class->loadPer === null) {
             return $load;
         }
@@ -422,7 +422,7 @@ final class SupplyTree
         $watts = $load->use->draws() ? $load->allWatts() ?? 0.0 : 0.0;
         $milliamperes = $volts === null || $volts <= 0.0 ? 0.0 : $watts / $volts * 1000;
 
-        return new Load($load->use === LoadUse::AlwaysOn ? $milliamperes : 0.0, $milliamperes);
+        return new Load($load->use === LoadUse::AlwaysOn ? $milliamperes : 0.0, $milliamperes, $milliamperes);
     }
 
     /** As many as its kind of output has while nobody has said. */
@@ -460,7 +460,7 @@ final class SupplyTree
     {
         $load = $this->load($supply);
 
-        return new Load($this->drawnFor($supply, $load->typicalMa), $this->drawnFor($supply, $load->peakMa));
+        return new Load($this->drawnFor($supply, $load->typicalMa), $this->drawnFor($supply, $load->heldMa), $this->drawnFor($supply, $load->peakMa));
     }
 
     /** @return float milliamperes that it draws while so many are drawn from it */

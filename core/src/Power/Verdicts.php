@@ -77,14 +77,14 @@ final class Verdicts
         return $takes !== null && $parent !== null && $this->tree->volts($parent)?->isAbove($takes->maxV) === true;
     }
 
-    /** @return float watts that a linear regulator sheds as a rule; 0 for another */
+    /** @return float watts that a linear regulator sheds for as long as all that can be on is on; 0 for another */
     public function heatW(Supply $supply): float
     {
         $parent = $this->tree->parent($supply);
         $in = $parent === null ? null : $this->tree->volts($parent);
         $out = $this->tree->volts($supply);
 
-        return $this->tree->classOf($supply)->sort !== SupplySort::Linear || $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->nominalV) * $this->tree->load($supply)->typicalMa / 1000;
+        return $this->tree->classOf($supply)->sort !== SupplySort::Linear || $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->nominalV) * $this->tree->load($supply)->heldMa / 1000;
     }
 
     public function isTooHot(Supply $supply): bool
@@ -94,7 +94,7 @@ final class Verdicts
         return $heatW !== null && $this->heatW($supply) > $heatW + 1e-6;
     }
 
-    /** @return float watts that the regulator of a board sheds as a rule that is fed before it; 0 where it is fed behind it, or nobody can tell */
+    /** @return float watts that the regulator of a board that is fed before it sheds for as long as all that can be on is on; 0 where it is fed behind it, or nobody can tell */
     public function boardHeatW(Supply $supply): float
     {
         $board = $this->tree->board($supply);
@@ -102,7 +102,7 @@ final class Verdicts
         $in = $this->tree->feedsAt($supply) === FeedsAt::Vin && $board?->input(FeedsAt::Vin) !== null ? $this->tree->volts($supply) : null;
         $out = $board?->rail((string) FeedsAt::FiveVolt->pinClass());
 
-        return $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->volts) * $this->tree->throughBoard($supply)->typicalMa / 1000;
+        return $in === null || $out === null ? 0.0 : max(0.0, $in->nominalV - $out->volts) * $this->tree->throughBoard($supply)->heldMa / 1000;
     }
 
     public function isBoardTooHot(Supply $supply): bool

@@ -157,6 +157,10 @@ final readonly class NodePowerView implements View
             $mostW = $tree->classOf($supply)->takes?->heatW;
             $says[] = Figures::significant($heatW).' W of heat'.($mostW === null ? '' : ' of '.Figures::significant($mostW));
         }
+        $boardHeatW = $verdicts->boardHeatW($supply);
+        if ($boardHeatW >= 0.05) {
+            $says[] = Figures::significant($boardHeatW)." W of heat in the board's regulator of about ".Figures::significant(Verdicts::BOARD_W);
+        }
         $dropV = $tree->cableDropV($supply);
         if ($dropV > 0.0) {
             $says[] = 'the cable loses '.Figures::significant($dropV).' V';

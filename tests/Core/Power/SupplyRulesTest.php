@@ -97,7 +97,8 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'an adapter on twelve volts and a little' => ['regulator-overfed', $regulated('regulator-adapter', 'plug-12v-2a'), ['Regulator gets 12 V from Parent and stands 12']];
         yield 'a buck on twelve volts' => ['regulator-overfed', $regulated('buck', 'plug-12v-2a', [], 'relay-bank-1-low'), []];
         // (11 − 3.3) V · 5 · 45 mA = 1.73 W; the adapter's small package sheds about 1.
-        yield 'two watts and less' => ['regulator-hot', $regulated('linear-5v', 'plug-12v-2a', [], 'relay-bank-8-low', 2), []];
+        yield 'two watts and less' => ['regulator-hot', $regulated('linear-5v', 'plug-12v-2a', [], 'relay-bank-1-low', 3), []];
+        yield 'sixteen coils that are on: 7 V · 1.28 A' => ['regulator-hot', $regulated('linear-5v', 'plug-12v-2a', [], 'relay-bank-8-low', 2), ['Regulator sheds 8.96 W and stands 2']];
         yield 'a heap of loud radios on one adapter from 12 V' => ['regulator-hot', $regulated('regulator-adapter', 'bench', ['volts' => 11.0], 'packet-radio-amplified', 5), ['Regulator sheds 1.73 W and stands 1']];
         yield 'the same from five' => ['regulator-hot', $regulated('regulator-adapter', 'plug-5v-1a', [], 'packet-radio-amplified', 5), []];
 

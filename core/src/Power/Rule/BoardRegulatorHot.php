@@ -26,12 +26,12 @@ final readonly class BoardRegulatorHot implements SupplyRule
         }
         $node = $look->plan->node($supply->nodeId);
         $heatW = $verdicts->boardHeatW($supply);
-        $typicalMa = $verdicts->tree->throughBoard($supply)->typicalMa;
+        $heldMa = $verdicts->tree->throughBoard($supply)->heldMa;
 
         return [Finding::fault(
             "The regulator of {$node->name} sheds ".Figures::significant($heatW).' W and stands about '.Figures::significant(Verdicts::BOARD_W),
             At::supply($look, $supply),
-            "{$supply->name} feeds it at VIN, and ".Figures::significant($typicalMa).' mA go through the board as a rule: it turns all above five volts into heat, switches itself off, comes back, and switches off again.',
+            "{$supply->name} feeds it at VIN, and ".Figures::significant($heldMa).' mA go through the board while all that can be on is on: it turns all above five volts into heat, switches itself off, comes back, and switches off again.',
             'Five volts from a buck regulator at its 5V pin, or what takes most on a supply beside the board.',
             numbers: ['heat_w' => round($heatW, 3), 'most_w' => Verdicts::BOARD_W],
             about: [$supply->id, $node->id],

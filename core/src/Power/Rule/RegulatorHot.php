@@ -27,12 +27,12 @@ final readonly class RegulatorHot implements SupplyRule
             return [];
         }
         $heatW = $verdicts->heatW($supply);
-        $typical = Figures::significant($tree->load($supply)->typicalMa);
+        $held = Figures::significant($tree->load($supply)->heldMa);
 
         return [Finding::fault(
             "{$supply->name} sheds ".Figures::significant($heatW).' W and stands '.Figures::significant($mostW),
             At::supply($look, $supply),
-            "It turns what is too much into heat, at {$typical} mA as a rule. It switches itself off, comes back, and switches off again.",
+            "It turns what is too much into heat, at {$held} mA while all that can be on is on. It switches itself off, comes back, and switches off again.",
             'A buck regulator, or less voltage at its input.',
             numbers: ['heat_w' => round($heatW, 3), 'most_w' => $mostW],
         )];
