@@ -344,6 +344,9 @@ final class Sketch
     /** @param  array<string, mixed>  $values */
     private function put(ThingKind $kind, string $key, array $values): self
     {
+        if ($this->draft->find($kind, $this->id($key)) !== null) {
+            throw new LogicException("Two are sketched as {$key}: the second would take the place of the first.");
+        }
         $problems = new Problems;
         if (isset($kind->shape()->fields['order'])) {
             $values['order'] = $this->orders[$kind->value] = ($this->orders[$kind->value] ?? -1) + 1;

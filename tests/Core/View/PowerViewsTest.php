@@ -131,12 +131,12 @@ final class PowerViewsTest extends CoreTestCase
         self::assertFalse($shown->chipSound);
         // A buzzer takes what a pin should not give, until a transistor gives it.
         $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '32bit-3v3-26io')->module('b', 'n', 'buzzer', 'Buzzer')->wire('b', 'SIG', 'GP16');
-        foreach ([['more than a pin should give', false, 'straight'], ['a transistor gives it', true, 'NPN transistor 1 kΩ']] as $expected) {
-            $plan = $sketch->plan();
+        $straight = $sketch->plan();
+        $driven = $sketch->part('b', 'SIG', PartKind::Driver, ['ohms' => 1_000])->plan();
+        foreach ([[$straight, ['more than a pin should give', false, 'straight']], [$driven, ['a transistor gives it', true, 'NPN transistor 1 kΩ']]] as [$plan, $expected]) {
             $shown = Shipped::views()->show('node-levels', [$plan->nodes()[0]->id], $plan)[0]['shows'];
             self::assertInstanceOf(NodeLevels::class, $shown);
             self::assertSame($expected, [$shown->wires[0]->arrives, $shown->wires[0]->sound, $shown->wires[0]->between]);
-            $sketch->part('b', 'SIG', PartKind::Driver, ['ohms' => 1_000]);
         }
     }
 

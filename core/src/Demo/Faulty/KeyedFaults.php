@@ -45,7 +45,7 @@ final readonly class KeyedFaults
             ->node('pair-node', 'Wood shed', NodeKind::Controller, 'drive', '8bit-5v-20io')
             ->module('pair-ear', 'pair-node', 'keyed-receiver-4-toggle', 'Ear')
             ->module('pair-relays', 'pair-node', 'relay-bank-1-low', 'Relay', FedFrom::Board5V)
-            ->output('pair-lamp', 'pair-node', 'Wood lamp', OutputKind::Relay, 'pair-relays', 'IN1')
+            ->output('wood-lamp', 'pair-node', 'Wood lamp', OutputKind::Relay, 'pair-relays', 'IN1')
             ->join('shed-pair', 'pair-node', Role::Receives, 'pair-ear')
             ->node('pair-fob', 'Five keys', NodeKind::Remote, null, null)
             ->join('shed-pair', 'pair-fob', Role::Sends);
@@ -54,7 +54,7 @@ final readonly class KeyedFaults
         }
         $sketch
             ->keyCode('pair-fob', 'Key 1', 'keyed-button', null, 0, control: 'pair-0')
-            ->route('pair-0', Action::Off, 'pair-lamp')->hop('pair-0 pair-lamp off', 'shed-pair', 'pair-fob', 'pair-node', null)
+            ->route('pair-0', Action::Off, 'wood-lamp')->hop('pair-0 wood-lamp off', 'shed-pair', 'pair-fob', 'pair-node', null)
             // keyed-sender-unnumbered
             ->node('own-sender', 'Own sender', NodeKind::Controller, 'drive', '8bit-5v-20io')
             ->module('own-tx', 'own-sender', 'keyed-transmitter', 'Sender')

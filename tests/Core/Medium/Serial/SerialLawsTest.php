@@ -61,8 +61,13 @@ final class SerialLawsTest extends CoreTestCase
                     'terminated' => mt_rand(0, 2) === 0, 'biased' => mt_rand(0, 2) === 0, 'restMs' => $one([0, 0, 5_000]),
                 ], static fn (mixed $value): bool => $value !== null), mt_rand(0, 4) === 0 ? ['broadcast'] : []);
         }
+        $routes = [];
         for ($route = 1; $route <= mt_rand(0, 6); $route++) {
-            $sketch->route('key'.mt_rand(1, $count), $one([Action::On, Action::Off, Action::Toggle]), 'out'.mt_rand(1, $count));
+            $drawn = ['key'.mt_rand(1, $count), $one([Action::On, Action::Off, Action::Toggle]), 'out'.mt_rand(1, $count)];
+            $routes["{$drawn[0]} {$drawn[2]} {$drawn[1]->value}"] = $drawn;
+        }
+        foreach ($routes as $drawn) {
+            $sketch->route(...$drawn);
         }
 
         return $sketch->plan();

@@ -136,7 +136,7 @@ final class LoadRulesTest extends CoreTestCase
         yield 'one line runs over the other\'s contact' => ['interlock-missing', $pair(['interlocked' => true], []), ['Other and Out must never be on together, and nothing but the program keeps them apart']];
         yield 'both do' => ['interlock-missing', $pair(['interlocked' => true], ['interlocked' => true]), []];
         yield 'no contacts to do it with' => ['interlock-impossible', $pair(['interlocked' => true], ['interlocked' => true], 'solid-state-bank-2'), ['Out has no contact that could open the other\'s line', 'Other has no contact that could open the other\'s line']];
-        yield 'one key puts both on' => ['both-told', static fn (Sketch $s): Sketch => $told($told($pair([], [])($s), 'o'), 'o2'), ['Key asks Other and Out at once, which must never be on together']];
+        yield 'one key puts both on' => ['both-told', static fn (Sketch $s): Sketch => $told($pair([], [])($s), 'o')->route('key', Action::Toggle, 'o2'), ['Key asks Other and Out at once, which must never be on together']];
         $timer = static fn (int $min): Closure => static fn (Sketch $s): Sketch => $on('relay-bank-2-high', 'IN1', ['atStart' => 'last'])($s)->control('t', 'n', 'Timer', ControlKind::Timer, settings: ['everyMin' => $min])->route('t', Action::Toggle, 'o');
         // 10⁵ writes: every quarter of an hour 96 a day, 2.9 years; every five minutes 288, 347 days.
         yield 'kept each quarter of an hour' => ['restore-wears', $timer(15), []];
