@@ -344,9 +344,14 @@ final class SupplyTree
         if ($this->feedsAt($supply) !== null) {
             $node = $this->plan->node($supply->nodeId);
             $board = $this->catalogue->boardOf($node);
-            if ($board !== null && $this->feeder($node)?->id === $supply->id) {
+            $feeder = $this->feeder($node);
+            $charges = $feeder !== null && $feeder->id !== $supply->id && $feeder->feedsAt === FeedsAt::Cell && $board?->input(FeedsAt::Cell) !== null;
+            if ($board !== null && ($charges || $feeder?->id === $supply->id)) {
                 $takes[] = new Take($node, $node->name, new Load($board->own->typicalMa, $board->own->typicalMa, $board->own->peakMa));
                 array_push($takes, ...$this->onPins($node, $board));
+            }
+            if ($board !== null && $charges) {
+                array_push($takes, ...$this->whilePluggedIn($node, $board, $feeder));
             }
         }
         foreach ($this->fedBy($supply) as $module) {
@@ -363,6 +368,19 @@ final class SupplyTree
         }
 
         return $takes;
+    }
+
+    /** @return list<Take> what the pins of a board and its charger draw from what feeds it beside a cell */
+    private function whilePluggedIn(Node $node, Board $board, Supply $cell): array
+    {
+        $pins = array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->classOf($supply)->isBoardPin());
+        $chargeMa = $board->input(FeedsAt::Cell)->chargeMa ?? 0.0;
+
+        return [
+            ...array_map(fn (Supply $pin): Take => new Take($pin, $pin->name, $this->drawnBy($pin)), array_values($pins)),
+            // Full as a rule; empty, it is charged for hours.
+            ...($chargeMa > 0.0 ? [new Take($cell, "{$cell->name}, charging", new Load(0.0, $chargeMa, $chargeMa))] : []),
+        ];
     }
 
     /** What comes through the regulator of the board that a supply feeds: the board's own, what lives on its pins, what hangs on its rails. */

@@ -47,6 +47,17 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'twelve on what somebody measured, just enough' => ['weak-rail', $fed('plug-5v-1a', ['limitMa' => 960], 'relay-bank-1-low', 12), []];
         yield 'and a milliampere less' => ['weak-rail', $fed('plug-5v-1a', ['limitMa' => 959], 'relay-bank-1-low', 12), [[['peak_ma' => 960.0, 'limit_ma' => 959.0], 'Feed Part 0 from 5V pin']]];
 
+        // A tiny board takes 350 mA at its peak and puts 100 into its cell; plugged in, all that comes from its socket, and what its pins give.
+        $socket = static fn (int $limitMa, bool $cell = true): Closure => static fn (Sketch $s): Sketch => ($cell ? $on($s, 'wifi-3v3-13io')->supply('c', 'n', 'li-ion-cell', 'Cell', null, FeedsAt::Cell) : $on($s, 'wifi-3v3-13io'))->supply('u', 'n', 'bench', 'Feed', null, FeedsAt::Usb, ['volts' => 5.0, 'limitMa' => $limitMa]);
+        $radio = static fn (Closure $fed): Closure => static fn (Sketch $s): Sketch => $fed($s)->module('m', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3);
+        yield 'a socket that bears a board and the charge of its cell' => ['weak-rail', $socket(450), []];
+        yield 'and one that bears a hair less' => ['weak-rail', $socket(449), [[['peak_ma' => 450.0, 'limit_ma' => 449.0], null]]];
+        yield 'without a cell there is nothing to charge' => ['weak-rail', $socket(350, false), []];
+        yield 'nor a hair to spare' => ['weak-rail', $socket(349, false), [[['peak_ma' => 350.0, 'limit_ma' => 349.0], null]]];
+        yield 'a radio on its pin' => ['weak-rail', $radio($socket(464)), []];
+        yield 'counts too' => ['weak-rail', $radio($socket(463)), [[['peak_ma' => 463.5, 'limit_ma' => 463.0], null]]];
+        yield 'as a lamp on its pins does: (3.2 − 1.8) V through 1 kΩ' => ['weak-rail', static fn (Sketch $s): Sketch => $socket(451)($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'IO3'), [[['peak_ma' => 451.4, 'limit_ma' => 451.0], null]]];
+
         // 0.64 A through 2 · l / A metres to the square millimetre: 22.067 mV each.
         yield 'eight coils at 2.8 m of 0.25 mm²' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.8, 'cableMm2' => 0.25], 'relay-bank-8-low'), []];
         yield 'at 2.9 m' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.9, 'cableMm2' => 0.25], 'relay-bank-8-low'), [[['drop_v' => 0.256, 'peak_ma' => 640.0], 'Take 0.5 mm²']]];

@@ -130,6 +130,11 @@
                 { path: ['own', 'peakMa'], label: 'At its peak', unit: 'mA' },
                 { path: ['own', 'sleepMa'], label: 'Asleep', unit: 'mA' },
                 { path: ['own', 'brownOutV'], label: 'Resets below', unit: 'V' },
+                ...description.inputs.flatMap((input, at) =>
+                    input.at === 'cell'
+                        ? [{ path: ['inputs', at, 'chargeMa'], label: 'Charges with', unit: 'mA' }]
+                        : [],
+                ),
             ]}
             onset={set}
         />
