@@ -60,6 +60,12 @@ enum LoadKind: string
         };
     }
 
+    /** What it draws at first it draws for long enough that a supply which limits its current feels it; a capacitor is full and a core is right within a period. */
+    public function startsSlowly(): bool
+    {
+        return $this === self::Motor || $this === self::Lamp;
+    }
+
     /** A fuse that takes its time when it is switched on, or it blows each time. */
     public function wantsTimeLag(): bool
     {

@@ -52,6 +52,14 @@ final class Verdicts
         return $limitMa !== null && $this->tree->load($supply)->peakMa > $limitMa + 1e-6;
     }
 
+    /** It bears what hangs on it once that runs, and not while it starts. A battery gives several times as much for a moment. */
+    public function starvesAtStart(Supply $supply): bool
+    {
+        $limitMa = $this->tree->limitMa($supply);
+
+        return $limitMa !== null && $this->tree->classOf($supply)->sort !== SupplySort::Battery && ($this->tree->worstStart($supply)->milliamperes ?? 0.0) > $limitMa + 1e-6;
+    }
+
     /** @return float|null what its input lacks for it to hold its output; null where nothing is lacking, or nothing known */
     public function lackingV(Supply $supply): ?float
     {
@@ -127,6 +135,6 @@ final class Verdicts
         $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
         $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
 
-        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
+        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
     }
 }

@@ -8,6 +8,7 @@ use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
@@ -52,6 +53,10 @@ final class FeedingTest extends CoreTestCase
         $lit = static fn (Closure $before): Closure => static fn (Sketch $s): Sketch => $before($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'D4');
         yield 'but for a lamp on the board\'s pin' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 950.0], [['plug-5v-1a', null]]];
         yield 'room beside the lamp' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 946.8], [['board-5v', null]]];
+        // A motor on what is there takes ten times its plate while it starts: 2.8 A and 0.1 beside, then 3 and 0.1.
+        $motor = static fn (float $watts): Closure => static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'plug-5v-3a', 'There')->load('l', 'Motor', null, null, LoadKind::Motor, $watts, ['supplyId' => $s->id('f'), 'use' => 'always-on']);
+        yield 'what a motor leaves while it starts' => [$motor(1.4), [4.5, 5.5, 100.0], [['plug-5v-3a', null]]];
+        yield 'what it does not' => [$motor(1.5), [4.5, 5.5, 100.0], [['plug-5v-1a', null]]];
         yield 'the weak pin' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 50.0], [['board-3v3', null]]];
         yield 'more than the weak pin gives' => [$board('8bit-5v-20io', 'plug-5v-3a', FeedsAt::Usb), [3.1, 3.5, 51.0], [['regulator-adapter', null], ['board-5v', null]]];
     }

@@ -29,6 +29,7 @@ final readonly class LoadFaults
         self::semiconductors($sketch);
         self::benches($sketch);
         self::beside($sketch);
+        self::slipway($sketch);
     }
 
     private static function circuits(Sketch $sketch): void
@@ -152,6 +153,18 @@ final readonly class LoadFaults
             ->load('wkl-wk-quiet-led', 'Night light', 'wk-quiet-2', 'works-fence', LoadKind::Capacitive, 3.0)
             ->load('wkl-wk-quiet-flood', 'Floodlights', 'wk-quiet-3', 'works-fence', LoadKind::Capacitive, 200.0, ['fuseA' => 1.25])
             ->load('wkl-wk-quiet-mains', 'Mains lamp', 'wk-quiet-4', 'works-fence', LoadKind::Resistive, 40.0);
+    }
+
+    /** start-starves: a winch that a supply bears while it turns, and the board that lives on the same */
+    private static function slipway(Sketch $sketch): void
+    {
+        $sketch
+            ->node('wk-slip', 'Slipway board', NodeKind::Controller, 'works', '8bit-5v-20io')
+            ->supply('wk-slip-plug', 'wk-slip', 'plug-12v-2a', 'Twelve volts')
+            ->supply('wk-slip-five', 'wk-slip', 'buck', 'Five volts', 'wk-slip-plug', FeedsAt::FiveVolt, ['volts' => 5.0])
+            ->module('wk-slip-bridge', 'wk-slip', 'motor-bridge-2', 'Bridge', 'wk-slip-five')
+            ->output('wk-slip-1', 'wk-slip', 'Slipway', OutputKind::Motor, 'wk-slip-bridge', 'ENA', more: ['safe' => 'off'])
+            ->load('wkl-slipway', 'Slipway motor', 'wk-slip-1', null, LoadKind::Motor, 12.0, ['supplyId' => $sketch->id('wk-slip-plug')]);
     }
 
     private static function benches(Sketch $sketch): void

@@ -65,6 +65,29 @@ final class LoadRulesTest extends CoreTestCase
         yield 'LED lamps of 150 W: 26 A' => ['surge-kills', $load(LoadKind::Capacitive, 150.0, 'ac', [], 'solid-state-bank-2', 'CH1'), []];
         yield 'LED lamps of 180 W: 31 A' => ['surge-kills', $load(LoadKind::Capacitive, 180.0, 'ac', [], 'solid-state-bank-2', 'CH1'), ['Switching on what hangs on Out destroys its solid-state relay']];
 
+        // 12 V and 2 A: a motor of 0.2 A takes ten times that when it starts, a filament fifteen.
+        $starts = static fn (string $class, array ...$loads): Closure => static fn (Sketch $s): Sketch => array_reduce(array_keys($loads), static fn (Sketch $s, int|string $at): Sketch => $s->load("l{$at}", "Thing {$at}", $loads[$at][2] ?? null, null, $loads[$at][0], $loads[$at][1], ['supplyId' => $s->id($loads[$at][3] ?? 'p'), ...($loads[$at][4] ?? [])]),
+            $on()($s)->output('o2', 'n', 'Other', OutputKind::Relay, 'm', 'IN2')->supply('p', 'n', $class, 'Twelve', more: $class === 'bench' ? ['volts' => 12.0, 'limitMa' => 2_000] : [])->supply('y', 'n', 'line', 'Line', 'p'));
+        yield 'a motor of 2.4 W' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.4, 'o']), []];
+        yield 'of 2.5 W' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o']), ['Thing 0 may not start on Twelve']];
+        yield 'filaments of 1.6 W' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Lamp, 1.6, 'o']), []];
+        yield 'of 1.7 W' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Lamp, 1.7, 'o']), ['Thing 0 may not start on Twelve']];
+        yield 'a heater of 20 W starts as it goes on' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Resistive, 20.0, 'o']), []];
+        yield 'capacitors are full, and iron right, within a period' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Capacitive, 20.0, 'o'], [LoadKind::Inductive, 2.0, 'o2']), []];
+        yield 'while another runs: 1.9 A beside 0.2' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.28, 'o'], [LoadKind::Motor, 2.4, 'o2']), ['Thing 1 may not start on Twelve']];
+        yield 'two small ones by two contacts: 1 A beside 0.1' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 1.2, 'o'], [LoadKind::Motor, 1.2, 'o2']), []];
+        yield 'of 1.3 W by one contact' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 1.3, 'o'], [LoadKind::Motor, 1.3, 'o']), ['Thing 0 may not start on Twelve']];
+        yield 'at the end of a line' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o', 'y']), ['Thing 0 may not start on Twelve']];
+        yield 'always on, it starts with its supply' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.5, null, 'p', ['use' => 'always-on']]), ['Thing 0 may not start on Twelve']];
+        yield 'unplugged it never starts' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o', 'p', ['use' => 'unplugged']]), []];
+        yield 'nobody has read its plate' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, null, 'o']), []];
+        yield 'a battery gives it for a moment' => ['start-starves', $starts('lead-12v', [LoadKind::Motor, 40.0, 'o']), []];
+        yield 'too much once it runs is another finding' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 25.0, 'o']), []];
+        yield 'a bench supply that is set to so much' => ['start-starves', $starts('bench', [LoadKind::Motor, 2.5, 'o']), ['Thing 0 may not start on Twelve']];
+        $beside = static fn (Closure $plan): Closure => static fn (Sketch $s): Sketch => $plan($s)->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->supply('buck', 'far', 'buck', 'Five', 'p', FeedsAt::FiveVolt, ['volts' => 5.0]);
+        yield 'a board on the same' => ['start-starves', $beside($starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o'])), ['Far goes down when Thing 0 starts']];
+        yield 'and a small motor' => ['start-starves', $beside($starts('plug-12v-2a', [LoadKind::Motor, 2.3, 'o'])), []];
+
         yield '10 A before a board of 5' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0), ['The fuse before Out is larger than its relay bears']];
         yield 'a fuse of its own of 1 A' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0]), []];
         yield '2 A before a triac' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 2.0], 'solid-state-bank-2', 'CH1'), []];

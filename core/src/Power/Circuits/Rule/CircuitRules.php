@@ -45,6 +45,7 @@ final readonly class CircuitRules
             new RestoreWears,
             new SignalSideWeak,
             new SnubberMissing,
+            new StartStarves,
             new SurgeKills,
             new TransistorOnMains,
             new TriacHoldsNot,
