@@ -17,6 +17,7 @@ use Rundfunk\Build\Rule\LinkFlashedOtherwise;
 use Rundfunk\Cables\Rule\CableGoesNowhere;
 use Rundfunk\Cables\Rule\CableLosesVolts;
 use Rundfunk\Cables\Rule\CableUnknown;
+use Rundfunk\Cables\Rule\CoreBurns;
 use Rundfunk\Cables\Rule\CoreIdle;
 use Rundfunk\Cables\Rule\CoresRunOut;
 use Rundfunk\Cables\Rule\CoreUsedTwice;
@@ -93,6 +94,7 @@ use Rundfunk\Power\Rule\BoardInputUnfit;
 use Rundfunk\Power\Rule\BoardRegulatorHot;
 use Rundfunk\Power\Rule\BoardUnfed;
 use Rundfunk\Power\Rule\BrownOut;
+use Rundfunk\Power\Rule\CableBurns;
 use Rundfunk\Power\Rule\CableDrops;
 use Rundfunk\Power\Rule\FedFromBoardPin;
 use Rundfunk\Power\Rule\FuseMissing;
@@ -299,6 +301,7 @@ final class Shipped
             new BoardFedTwice,
             new BrownOut,
             new CableDrops,
+            new CableBurns,
             new FuseMissing,
             new FuseUnfit,
             new SupplyUnknown,
@@ -345,6 +348,7 @@ final class Shipped
             new CoreUsedTwice,
             new PlugPinTwice,
             new CableLosesVolts,
+            new CoreBurns,
             new GroundLifts,
             new PairApart,
             new CableUnknown,

@@ -13,6 +13,7 @@ use Rundfunk\Plan\CoreUse;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Load;
 use Rundfunk\Power\SupplyTree;
 
 /** A cable, what is to go through it, and what does. */
@@ -82,7 +83,26 @@ final readonly class CableRun
     /** @return float milliamperes at most, through the cores of a supply */
     public function peakMa(CableCore $core): float
     {
-        return $core->supplyId === null ? 0.0 : self::drawn($this->plan, $this->plan->supply($core->supplyId), $this->cable, $this->tree);
+        return $this->through($core)->peakMa;
+    }
+
+    /** @return float milliamperes in the core that carries most for hours, while all that can be on is on: of a supply, or of the grounds by which all comes back */
+    public function hottestMa(): float
+    {
+        $held = array_map(fn (CableCore $core): float => $this->through($core)->heldMa, $this->cable->uses);
+
+        return max([0.0, ...$held, array_sum($held) / $this->grounds()]);
+    }
+
+    private function through(CableCore $core): Load
+    {
+        return $core->supplyId === null ? Load::none() : self::drawn($this->plan, $this->plan->supply($core->supplyId), $this->cable, $this->tree);
+    }
+
+    /** @return int cores by which all comes back; where the plan names none, one does */
+    private function grounds(): int
+    {
+        return max(1, count(array_filter($this->cable->uses, static fn (CableCore $one): bool => $one->use === CoreUse::Ground)));
     }
 
     /** @return float milliamperes that come back through ground */
@@ -109,9 +129,8 @@ final readonly class CableRun
     public function liftV(): ?float
     {
         $ohm = $this->coreOhm();
-        $grounds = max(1, count(array_filter($this->cable->uses, static fn (CableCore $one): bool => $one->use === CoreUse::Ground)));
 
-        return $ohm === null ? null : $ohm / $grounds * $this->returnMa() / 1_000;
+        return $ohm === null ? null : $ohm / $this->grounds() * $this->returnMa() / 1_000;
     }
 
     public function volts(CableCore $core): ?float
@@ -169,11 +188,11 @@ final readonly class CableRun
         return $wants;
     }
 
-    private static function drawn(Plan $plan, Supply $supply, Cable $cable, SupplyTree $tree): float
+    private static function drawn(Plan $plan, Supply $supply, Cable $cable, SupplyTree $tree): Load
     {
         [$supplies, $modules] = self::fed($plan, $supply, $supply->nodeId === $cable->fromId ? $cable->toId : $cable->fromId, $tree);
 
-        return array_sum(array_map(static fn (Supply $one): float => $tree->drawnBy($one)->peakMa, $supplies)) + array_sum(array_map(static fn (Module $one): float => $tree->loadOf($one)->peakMa, $modules));
+        return array_reduce([...array_map($tree->drawnBy(...), $supplies), ...array_map($tree->loadOf(...), $modules)], static fn (Load $sum, Load $one): Load => $sum->and($one), Load::none());
     }
 
     /** @return array{list<Supply>, list<Module>} what of another node lives on a supply */

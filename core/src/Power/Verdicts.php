@@ -52,6 +52,12 @@ final class Verdicts
         return $limitMa !== null && $this->tree->load($supply)->peakMa > $limitMa + 1e-6;
     }
 
+    /** Its cable gets hot of what flows in it for hours. */
+    public function isCableTooThin(Supply $supply): bool
+    {
+        return $supply->cableMm2 !== null && ! Cores::carries($supply->cableMm2, $this->tree->load($supply)->heldMa);
+    }
+
     /** It bears what hangs on it once that runs, and not while it starts. A battery gives several times as much for a moment. */
     public function starvesAtStart(Supply $supply): bool
     {
@@ -135,6 +141,6 @@ final class Verdicts
         $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
         $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
 
-        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
+        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->brownsOut($supply) && ! $this->isCableTooThin($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
     }
 }

@@ -174,6 +174,16 @@ final class CablesTest extends CoreTestCase
         yield 'its ground lifts' => ['cable-ground-lifts', static fn () => $relays($both(['lengthM' => 8.0, 'mm2' => 0.14])), ['The ground at one end of Cable stands * V above the other']];
         yield 'it hardly does' => ['cable-ground-lifts', static fn () => $relays($both(['lengthM' => 1.0, 'mm2' => 0.5])), []];
         yield 'nothing is measured against it' => ['cable-ground-lifts', static fn () => $relays($fed(['lengthM' => 8.0, 'mm2' => 0.14])), []];
+        // 0.14 mm² bear 0.56 A: of two plugs 320 mA there and 640 back by one ground, or 320 by each of two.
+        $plugs = static fn (int $grounds, float $mm2 = 0.14) => self::laid([], 2, [], $two)
+            ->supply('plug', 'n1', 'plug-5v-1a', 'Plug')->module('r', 'n2', 'relay-bank-4-low', 'Relays', 'plug')->supply('more', 'n1', 'plug-5v-1a', 'More')->module('r2', 'n2', 'relay-bank-4-low', 'More relays', 'more')
+            ->cable('c2', 'n1', 'n2', 'Feed', ['lengthM' => 0.5, 'mm2' => $mm2, 'cores' => 6], [['core' => 1, 'use' => 'plus', 'supply' => 'plug'], ['core' => 2, 'use' => 'plus', 'supply' => 'more'], ...array_map(static fn (int $core): array => ['core' => 2 + $core, 'use' => 'ground'], range(1, $grounds))]);
+        yield 'all of it back by one ground' => ['cable-core-burns', static fn () => $plugs(1), ['A core of Feed gets hot']];
+        yield 'by one of 0.25 mm²' => ['cable-core-burns', static fn () => $plugs(1, 0.25), []];
+        yield 'half of it by each of two' => ['cable-core-burns', static fn () => $plugs(2), []];
+        yield 'even there the coils of one are too much for hair' => ['cable-core-burns', static fn () => $plugs(4, 0.075), ['A core of Feed gets hot']];
+        yield 'and just not' => ['cable-core-burns', static fn () => $plugs(4, 0.08), []];
+        yield 'of a gauge that nobody said' => ['cable-core-burns', static fn () => $fed([]), []];
         yield 'nobody said' => ['cable-unknown', static fn () => $fed([]), ['Nobody said how long or thick Feed is']];
         yield 'only data' => ['cable-unknown', static fn () => self::laid([], 2, [], $two), []];
     }

@@ -62,14 +62,23 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'eight coils at 2.8 m of 0.25 mm²' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.8, 'cableMm2' => 0.25], 'relay-bank-8-low'), []];
         yield 'at 2.9 m' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 2.9, 'cableMm2' => 0.25], 'relay-bank-8-low'), [[['drop_v' => 0.256, 'peak_ma' => 640.0], 'Take 0.5 mm²']]];
         yield 'at 5.7 m of 0.25 half a square millimetre is just too thin' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 5.7, 'cableMm2' => 0.25], 'relay-bank-8-low'), [[['drop_v' => 0.503, 'peak_ma' => 640.0], 'Take 0.75 mm²']]];
+        // 0.14 mm² would lose little enough at a metre and a half, and bears 0.56 A.
+        yield '1.5 m of hair' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 1.5, 'cableMm2' => 0.1], 'relay-bank-8-low'), [[['drop_v' => 0.331, 'peak_ma' => 640.0], 'Take 0.25 mm²']]];
         // Of each core so many metres, and a centimetre more: 5 V · 5 % through 22.067 mV.
-        $cores = ['0.14' => 1.58, '0.25' => 2.83, '0.5' => 5.66, '0.75' => 8.49, '1' => 11.32, '1.5' => 16.99, '2.5' => 28.32, '4' => 45.31];
+        $cores = ['0.25' => 2.83, '0.5' => 5.66, '0.75' => 8.49, '1' => 11.32, '1.5' => 16.99, '2.5' => 28.32, '4' => 45.31];
         foreach ($cores as $core => $metres) {
             $next = array_keys($cores)[array_search($core, array_keys($cores), true) + 1] ?? null;
             foreach ([[$metres, $core], [$metres + 0.01, $next]] as [$length, $enough]) {
                 yield "{$length} m of hair" => ['cable-drops', $fed('plug-5v-1a', ['cableM' => $length, 'cableMm2' => 0.1], 'relay-bank-8-low'), [[['drop_v' => round(2 * 0.01724 * $length / 0.1 * 0.64, 3), 'peak_ma' => 640.0], $enough === null ? null : "Take {$enough} mm²"]]];
             }
         }
+        // Hook-up wire bears four amperes to the square millimetre: 0.56 A at 0.14 mm², however short.
+        yield 'seven coils on 0.14 mm²' => ['supply-cable-burns', $fed('plug-5v-1a', ['cableM' => 0.2, 'cableMm2' => 0.14], 'relay-bank-1-low', 7), []];
+        yield 'eight' => ['supply-cable-burns', $fed('plug-5v-1a', ['cableM' => 0.2, 'cableMm2' => 0.14], 'relay-bank-1-low', 8), [[['held_ma' => 640.0, 'cable_a' => 0.56], 'Take 0.25 mm²']]];
+        yield 'at 4 m they lose too much in 0.25' => ['supply-cable-burns', $fed('plug-5v-1a', ['cableM' => 4.0, 'cableMm2' => 0.14], 'relay-bank-1-low', 8), [[['held_ma' => 640.0, 'cable_a' => 0.56], 'Take 0.5 mm²']]];
+        yield 'of which the gauge alone is known' => ['supply-cable-burns', $fed('plug-5v-1a', ['cableMm2' => 0.14], 'relay-bank-1-low', 8), [[['held_ma' => 640.0, 'cable_a' => 0.56], 'Take 0.25 mm²']]];
+        yield 'four servos that turn at an ampere, and stall for a moment only' => ['supply-cable-burns', $fed('plug-5v-3a', ['cableM' => 0.2, 'cableMm2' => 0.25], 'servo-small', 4), []];
+        yield 'more coils than any core sold by the metre bears' => ['supply-cable-burns', $fed('bench', ['cableM' => 0.2, 'cableMm2' => 1.5, 'limitMa' => 30_000], 'relay-bank-8-low', 26), [[['held_ma' => 16_640.0, 'cable_a' => 16.0], null]]];
         yield 'a hundred metres are beyond any cord' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 100.0, 'cableMm2' => 1.5], 'relay-bank-8-low'), [[['drop_v' => 1.471, 'peak_ma' => 640.0], null]]];
         yield 'of which the length alone is known' => ['cable-drops', $fed('plug-5v-1a', ['cableM' => 100.0], 'relay-bank-8-low'), []];
 
@@ -111,6 +120,13 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'eleven' => ['fuse-missing', $fed('lead-12v', [], 'relay-bank-1-low', 11), [[['fuse_a' => 1.25], 'Put a fuse of 1.25 A behind it']]];
         yield 'on wire that bears just it' => ['fuse-missing', $fed('lead-12v', ['cableM' => 1.0, 'cableMm2' => 0.25], 'servo-small'), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
         yield 'on wire that bears none' => ['fuse-missing', $fed('lead-12v', ['cableM' => 1.0, 'cableMm2' => 0.24], 'servo-small'), [[['fuse_a' => null], null]]];
+
+        // A supply of more than 8 A is none of limited power (IEC 62368-1 annex Q, from memory); 1.5 mm² bear 16 A, 0.75 six.
+        yield 'a supply of eight amperes' => ['fuse-missing', $fed('bench', ['limitMa' => 8_000], 'servo-small'), []];
+        yield 'of more' => ['fuse-missing', $fed('bench', ['limitMa' => 8_001], 'servo-small'), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
+        yield 'on wire that bears all it gives' => ['fuse-missing', $fed('bench', ['limitMa' => 16_000, 'cableM' => 1.0, 'cableMm2' => 1.5], 'servo-small'), []];
+        yield 'on wire that does not' => ['fuse-missing', $fed('bench', ['limitMa' => 16_000, 'cableM' => 1.0, 'cableMm2' => 0.75], 'servo-small'), [[['fuse_a' => 1.0], 'Put a fuse of 1 A behind it']]];
+        yield 'behind one' => ['fuse-missing', $fed('bench', ['limitMa' => 16_000, 'fuseA' => 1.0], 'servo-small'), []];
 
         // 4.9 V at the least and 0.5 A: from 5 Ω on less than 2.4 V are left.
         $sags = static fn (float $ohms): Closure => static fn (Sketch $s): Sketch => $on($s, 'wifi-3v3-26io')->supply('s', 'n', 'bench', 'Feed', null, FeedsAt::FiveVolt, ['sourceOhm' => $ohms]);

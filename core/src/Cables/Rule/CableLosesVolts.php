@@ -15,6 +15,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\CoreUse;
 use Rundfunk\Plan\Spot;
+use Rundfunk\Power\Cores;
 
 /** A supply that arrives with too little at the other end. */
 #[Finds('cable-loses-volts', WorkStep::PinsAndPower)]
@@ -32,10 +33,7 @@ final readonly class CableLosesVolts implements PlanRule
                 if ($use->use !== CoreUse::Plus || $dropV === null || $volts === null || $dropV <= self::MOST * $volts) {
                     continue;
                 }
-                $mm2 = null;
-                foreach ([0.14, 0.25, 0.5, 0.75, 1.0, 1.5, 2.5, 4.0] as $thicker) {
-                    $mm2 ??= $dropV * (float) $run->cable->mm2 / $thicker <= self::MOST * $volts ? $thicker : null;
-                }
+                $mm2 = Cores::enough($dropV, (float) $run->cable->mm2, self::MOST * $volts, $run->hottestMa());
                 yield Finding::of(
                     $dropV > 2 * self::MOST * $volts ? Severity::Fault : Severity::Warning,
                     "{$run->cable->name} loses ".Figures::significant($dropV).' of '.Figures::significant($volts).' V',

@@ -155,7 +155,7 @@ final readonly class LoadFaults
             ->load('wkl-wk-quiet-mains', 'Mains lamp', 'wk-quiet-4', 'works-fence', LoadKind::Resistive, 40.0);
     }
 
-    /** start-starves: a winch that a supply bears while it turns, and the board that lives on the same */
+    /** start-starves, supply-cable-burns: a winch that a supply bears while it turns, and the board that lives on the same */
     private static function slipway(Sketch $sketch): void
     {
         $sketch
@@ -164,6 +164,9 @@ final readonly class LoadFaults
             ->supply('wk-slip-five', 'wk-slip', 'buck', 'Five volts', 'wk-slip-plug', FeedsAt::FiveVolt, ['volts' => 5.0])
             ->module('wk-slip-bridge', 'wk-slip', 'motor-bridge-2', 'Bridge', 'wk-slip-five')
             ->output('wk-slip-1', 'wk-slip', 'Slipway', OutputKind::Motor, 'wk-slip-bridge', 'ENA', more: ['safe' => 'off'])
+            // supply-cable-burns: a mat that warms its wire too
+            ->supply('wk-slip-mat', 'wk-slip', 'plug-12v-2a', 'Plug of the mat', more: ['cableM' => 0.5, 'cableMm2' => 0.14])
+            ->load('wkl-slip-mat', 'Warm mat', null, null, LoadKind::Resistive, 20.0, ['use' => LoadUse::AlwaysOn->value, 'supplyId' => $sketch->id('wk-slip-mat')])
             ->load('wkl-slipway', 'Slipway motor', 'wk-slip-1', null, LoadKind::Motor, 12.0, ['supplyId' => $sketch->id('wk-slip-plug')]);
     }
 

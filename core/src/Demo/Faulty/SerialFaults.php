@@ -129,7 +129,11 @@ final readonly class SerialFaults
             // cable-unknown
             ->supply('bin-third', 'bin-3', 'other', 'From the second', 'bin-far', more: ['volts' => 5.0])
             ->module('bin-lamp-relay', 'bin-3', 'relay-bank-1-low', 'Flap', 'bin-third')->output('bin-last', 'bin-3', 'Last flap', OutputKind::Relay, 'bin-lamp-relay', 'IN1')
-            ->cable('cable-bin-2', 'bin-2', 'bin-3', 'Second bin cable', ['cores' => 4], [['core' => 1, 'use' => 'plus', 'supply' => 'bin-far']]);
+            ->cable('cable-bin-2', 'bin-2', 'bin-3', 'Second bin cable', ['cores' => 4], [['core' => 1, 'use' => 'plus', 'supply' => 'bin-far']])
+            // cable-core-burns: eight coils through a bell wire
+            ->supply('bin-thin-plug', 'bin-a', 'plug-5v-1a', 'Plug for the gates')
+            ->module('bin-gates', 'bin-2', 'relay-bank-8-low', 'Gates', 'bin-thin-plug')
+            ->cable('cable-thin', 'bin-a', 'bin-2', 'Thin bin cable', ['cores' => 2, 'lengthM' => 0.5, 'mm2' => 0.14], [['core' => 1, 'use' => 'plus', 'supply' => 'bin-thin-plug'], ['core' => 2, 'use' => 'ground']]);
     }
 
     /** Things from a shop: what their manuals say was written down in haste. */

@@ -13,6 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
+use Rundfunk\Power\Cores;
 use Rundfunk\Power\SupplyTree;
 
 /** A cable that loses more of the voltage than it should. Common practice: a twentieth. */
@@ -20,7 +21,7 @@ use Rundfunk\Power\SupplyTree;
 final readonly class CableDrops implements SupplyRule
 {
     /** Of what is fed into the cable. Common practice. */
-    private const MOST = 0.05;
+    public const MOST = 0.05;
 
     public function check(Supply $supply, Look $look): iterable
     {
@@ -30,12 +31,7 @@ final readonly class CableDrops implements SupplyRule
         if ($volts === null || $supply->cableM === null || $supply->cableMm2 === null || $dropV <= self::MOST * $volts->nominalV) {
             return [];
         }
-        $enough = null;
-        foreach ([0.14, 0.25, 0.5, 0.75, 1.0, 1.5, 2.5, 4.0] as $mm2) {
-            if ($enough === null && $dropV * $supply->cableMm2 / $mm2 <= self::MOST * $volts->nominalV) {
-                $enough = $mm2;
-            }
-        }
+        $enough = Cores::enough($dropV, $supply->cableMm2, self::MOST * $volts->nominalV, $tree->load($supply)->heldMa);
         $peak = Figures::significant($tree->load($supply)->peakMa);
 
         return [Finding::warning(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power\Rule;
 
+use Rundfunk\Catalogue\SupplySort;
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Fix;
@@ -16,14 +17,20 @@ use Rundfunk\Power\At;
 use Rundfunk\Power\Fuses;
 use Rundfunk\Power\SupplyTree;
 
-/** A battery that can melt its wires, and no fuse behind it. */
+/** A battery or a strong supply that can melt its wires, and no fuse behind it. */
 #[Finds('fuse-missing', WorkStep::PinsAndPower)]
 final readonly class FuseMissing implements SupplyRule
 {
+    /** Up to here a supply of no more than 30 V counts as one of limited power, amperes. Source: IEC 62368-1 annex Q, from memory. */
+    private const LIMITED_A = 8.0;
+
     public function check(Supply $supply, Look $look): iterable
     {
         $tree = SupplyTree::in($look);
-        if (! $tree->classOf($supply)->fused || $supply->fuseA !== null) {
+        $limitA = ($tree->limitMa($supply) ?? 0.0) / 1000;
+        $isBattery = $tree->classOf($supply)->fused;
+        $isStrong = $tree->classOf($supply)->sort === SupplySort::Source && $limitA > self::LIMITED_A && ($supply->cableMm2 === null || Fuses::cordA($supply->cableMm2) < $limitA);
+        if ($supply->fuseA !== null || (! $isBattery && ! $isStrong)) {
             return [];
         }
         $fuseA = Fuses::between($tree->load($supply)->peakMa / 1000, $supply->cableMm2);
@@ -31,8 +38,8 @@ final readonly class FuseMissing implements SupplyRule
         return [Finding::danger(
             "{$supply->name} of {$look->plan->node($supply->nodeId)->name} has no fuse",
             At::supply($look, $supply, 'fuseA'),
-            'A short circuit draws hundreds of amperes from it: the cable glows before anything else gives way.',
-            'A fuse within 0.2 m of its terminal, in the plus wire, no larger than the cable stands; local code decides.',
+            $isBattery ? 'A short circuit draws hundreds of amperes from it: the cable glows before anything else gives way.' : 'Into a short circuit it gives all of its '.Figures::significant($limitA).' A for as long as it lasts: the cable glows before anything else gives way.',
+            ($isBattery ? 'A fuse within 0.2 m of its terminal' : 'A fuse at its terminal').', in the plus wire, no larger than the cable stands; local code decides.',
             $fuseA === null ? null : Fix::change('Put a fuse of '.Figures::significant($fuseA).' A behind it', $supply, ['fuseA' => $fuseA]),
             numbers: ['fuse_a' => $fuseA],
         )];
