@@ -164,6 +164,10 @@ final readonly class LoadFaults
             ->supply('wk-slip-five', 'wk-slip', 'buck', 'Five volts', 'wk-slip-plug', FeedsAt::FiveVolt, ['volts' => 5.0])
             ->module('wk-slip-bridge', 'wk-slip', 'motor-bridge-2', 'Bridge', 'wk-slip-five')
             ->output('wk-slip-1', 'wk-slip', 'Slipway', OutputKind::Motor, 'wk-slip-bridge', 'ENA', more: ['safe' => 'off'])
+            // switch-keeps-volts: a motor of three volts
+            ->supply('wk-slip-cells', 'wk-slip', 'bench', 'Three volts', more: ['volts' => 3.0])
+            ->output('wk-slip-2', 'wk-slip', 'Capstan', OutputKind::Motor, 'wk-slip-bridge', 'ENB', more: ['safe' => 'off'])
+            ->load('wkl-capstan', 'Capstan motor', 'wk-slip-2', null, LoadKind::Motor, 0.6, ['supplyId' => $sketch->id('wk-slip-cells')])
             // supply-cable-burns: a mat that warms its wire too
             ->supply('wk-slip-mat', 'wk-slip', 'plug-12v-2a', 'Plug of the mat', more: ['cableM' => 0.5, 'cableMm2' => 0.14])
             ->load('wkl-slip-mat', 'Warm mat', null, null, LoadKind::Resistive, 20.0, ['use' => LoadUse::AlwaysOn->value, 'supplyId' => $sketch->id('wk-slip-mat')])

@@ -31,6 +31,12 @@ final class LoadFiguresTest extends CoreTestCase
         $load = static fn (float $watts, array $values = [], array $circuit = ['fuseA' => 10.0], LoadKind $kind = LoadKind::Resistive): Closure => static fn (Sketch $s): Sketch => $s
             ->circuit('c', 'C', $circuit)->load('l', 'Thing', null, 'c', $kind, $watts, ['use' => 'always-on', ...$values]);
 
+        $motor = static fn (float $volts, float $watts): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)->supply('p', 'n', 'bench', 'Motors', more: ['volts' => $volts])
+            ->module('m', 'n', 'motor-bridge-2', 'Bridge', 'plug')->output('o', 'n', 'Out', OutputKind::Motor, 'm', 'ENA')->load('l', 'Thing', 'o', null, LoadKind::Motor, $watts, ['supplyId' => $s->id('p')]);
+        yield 'a third of what there is stays in the bridge' => ['switch-keeps-volts', $motor(5.0, 0.5), [[['left_v' => 3.2, 'keeps_v' => 1.8], null]]];
+        yield 'all of it' => ['switch-keeps-volts', $motor(1.2, 0.5), [[['left_v' => 0.0, 'keeps_v' => 1.8], null]]];
+        yield 'ten times 0.31 A, from three' => ['start-starves', $motor(10.0, 3.1), [[['start_ma' => 3_100.0, 'limit_ma' => 3_000.0], null]]];
+
         yield 'a cord of 0.75 mm² behind 10 A' => ['cord-burns', $load(100.0, ['mm2' => 0.75]), [[['cord_a' => 6.0, 'load_a' => 0.435, 'fuse_a' => 10.0], 'A fuse of 0.63 A before it']]];
         yield 'behind 6 A, with 6 A' => ['cord-burns', $load(1_380.0, ['mm2' => 0.75], ['fuseA' => 6.0]), []];
         yield 'with 6.01 A no fuse saves it' => ['cord-burns', $load(1_382.3, ['mm2' => 0.75], ['fuseA' => 6.0]), [[['cord_a' => 6.0, 'load_a' => 6.01, 'fuse_a' => 6.0], null]]];

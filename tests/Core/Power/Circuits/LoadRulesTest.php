@@ -7,6 +7,7 @@ namespace Tests\Core\Power\Circuits;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Severity;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
@@ -16,6 +17,7 @@ use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
@@ -87,6 +89,17 @@ final class LoadRulesTest extends CoreTestCase
         $beside = static fn (Closure $plan): Closure => static fn (Sketch $s): Sketch => $plan($s)->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->supply('buck', 'far', 'buck', 'Five', 'p', FeedsAt::FiveVolt, ['volts' => 5.0]);
         yield 'a board on the same' => ['start-starves', $beside($starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o'])), ['Far goes down when Thing 0 starts']];
         yield 'and a small motor' => ['start-starves', $beside($starts('plug-12v-2a', [LoadKind::Motor, 2.3, 'o'])), []];
+
+        // Bipolar, a bridge keeps 1.8 V at an ampere; of MOSFETs half a volt.
+        $turns = static fn (float $volts, string $class = 'motor-bridge-2', string $channel = 'ENA'): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)->supply('p', 'n', 'bench', 'Motors', more: ['volts' => $volts])
+            ->module('m', 'n', $class, 'Bridge', 'plug')->output('o', 'n', 'Out', OutputKind::Motor, 'm', $channel)->load('l', 'Thing', 'o', null, LoadKind::Motor, 0.5, ['supplyId' => $s->id('p')]);
+        yield 'a motor of 5.4 V: two thirds are left' => ['switch-keeps-volts', $turns(5.4), []];
+        yield 'of 5.3 V' => ['switch-keeps-volts', $turns(5.3), ['Thing gets 3.5 of 5.3 V']];
+        yield 'of 3 V' => ['switch-keeps-volts', $turns(3.0), ['Thing gets 1.2 of 3 V']];
+        yield 'of one' => ['switch-keeps-volts', $turns(1.0), ['Thing gets 0 of 1 V']];
+        yield 'of 3 V by MOSFETs' => ['switch-keeps-volts', $turns(3.0, 'motor-bridge-low-2', 'PWMA'), []];
+        yield 'of 1.4' => ['switch-keeps-volts', $turns(1.4, 'motor-bridge-low-2', 'PWMA'), ['Thing gets 0.9 of 1.4 V']];
+        yield 'a triac at the mains keeps next to nothing' => ['switch-keeps-volts', $load(LoadKind::Resistive, 100.0, 'ac', [], 'solid-state-bank-2', 'CH1'), []];
 
         yield '10 A before a board of 5' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0), ['The fuse before Out is larger than its relay bears']];
         yield 'a fuse of its own of 1 A' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0, 'ac', ['fuseA' => 1.0]), []];
@@ -164,6 +177,21 @@ final class LoadRulesTest extends CoreTestCase
         // 10⁵ writes: every quarter of an hour 96 a day, 2.9 years; every five minutes 288, 347 days.
         yield 'kept each quarter of an hour' => ['restore-wears', $timer(15), []];
         yield 'kept every five minutes' => ['restore-wears', $timer(5), ['Keeping how Out stands wears the board\'s memory out in 347 days']];
+    }
+
+    /** What makes a board start anew, or a motor stand, is a fault; what may only be weak is warned of. */
+    public function test_how_grave_a_start_and_what_a_bridge_keeps_are(): void
+    {
+        $motors = static fn (float $volts, float $watts, bool $board): Plan => ($board ? self::sketch()->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io') : self::sketch())
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('p', 'n', 'bench', 'Motors', more: ['volts' => $volts])
+            ->supply('f', $board ? 'far' : 'n', 'buck', 'Five', 'p', $board ? FeedsAt::FiveVolt : null)->module('m', 'n', 'motor-bridge-2', 'Bridge')
+            ->output('o', 'n', 'Out', OutputKind::Motor, 'm', 'ENA')->load('l', 'Thing', 'o', null, LoadKind::Motor, $watts, ['supplyId' => self::sketch()->id('p')])->plan();
+        $graves = static fn (string $rule, Plan $plan): array => array_map(static fn (Finding $finding): Severity => $finding->severity, self::checker()->check($plan)->byRule()[$rule] ?? []);
+        self::assertSame([Severity::Warning], $graves('start-starves', $motors(12.0, 6.0, false)));
+        self::assertSame([Severity::Fault], $graves('start-starves', $motors(12.0, 6.0, true)));
+        // 3.6 V: just half is left; a hair less is a fault.
+        self::assertSame([Severity::Warning], $graves('switch-keeps-volts', $motors(3.6, 0.5, false)));
+        self::assertSame([Severity::Fault], $graves('switch-keeps-volts', $motors(3.59, 0.5, false)));
     }
 
     /**

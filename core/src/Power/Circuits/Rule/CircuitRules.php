@@ -47,6 +47,7 @@ final readonly class CircuitRules
             new SnubberMissing,
             new StartStarves,
             new SurgeKills,
+            new SwitchKeepsVolts,
             new TransistorOnMains,
             new TriacHoldsNot,
             new TriacOnDirectCurrent,
