@@ -117,8 +117,10 @@ use Rundfunk\Power\Rule\WeakRail;
 use Rundfunk\Power\Step\BoardFeedStep;
 use Rundfunk\Power\Step\SupplyStep;
 use Rundfunk\Routes\Rule\ActionUnfit;
+use Rundfunk\Routes\Rule\AsleepWhenTold;
 use Rundfunk\Routes\Rule\CodeMissing;
 use Rundfunk\Routes\Rule\CodeShared;
+use Rundfunk\Routes\Rule\ControlAsleep;
 use Rundfunk\Routes\Rule\ControlWithoutRoute;
 use Rundfunk\Routes\Rule\FadeLost;
 use Rundfunk\Routes\Rule\FadeUnfinished;
@@ -325,6 +327,8 @@ final class Shipped
             new EndpointWithoutModule,
             new ControlWithoutRoute,
             new OutputUndriven,
+            new AsleepWhenTold,
+            new ControlAsleep,
             new RouteWithoutPath,
             new CodeMissing,
             new CodeShared,

@@ -40,9 +40,9 @@ final readonly class KeyedFaults
             ->route('drive-a', Action::Pulse, 'drive-gate', 1_000)->hop('drive-a drive-gate pulse', 'drive-radio', 'drive-fob', 'drive-node', null)
             ->route('drive-b', Action::Toggle, 'drive-lamp')->hop('drive-b drive-lamp toggle', 'drive-radio', 'drive-fob', 'drive-node', null)
             ->route('drive-c', Action::On, 'drive-lamp')->hop('drive-c drive-lamp on', 'drive-radio', 'drive-fob', 'drive-node', null)
-            // keyed-receiver-cannot, keyed-too-many-buttons, keyed-power-over-limit
+            // keyed-receiver-cannot, keyed-too-many-buttons, keyed-power-over-limit, asleep-when-told
             ->link('shed-pair', 'Shed pair', 'keyed-radio', ['coding' => 'pair', 'powerDbm' => 20])
-            ->node('pair-node', 'Wood shed', NodeKind::Controller, 'drive', '8bit-5v-20io')
+            ->node('pair-node', 'Wood shed', NodeKind::Controller, 'drive', '8bit-5v-20io')->sleeping('pair-node')
             ->module('pair-ear', 'pair-node', 'keyed-receiver-4-toggle', 'Ear')
             ->module('pair-relays', 'pair-node', 'relay-bank-1-low', 'Relay', FedFrom::Board5V)
             ->output('wood-lamp', 'pair-node', 'Wood lamp', OutputKind::Relay, 'pair-relays', 'IN1')

@@ -105,6 +105,8 @@ final readonly class SerialFaults
             $sketch->node("ring-{$key}", 'Lift '.strtoupper($key), NodeKind::Controller, 'mill', '8bit-5v-70io')->module("ring-{$key}-w", "ring-{$key}", 'serial-wire', 'Wires')
                 ->join('mill-ring', "ring-{$key}", $role, "ring-{$key}-w", ['station' => ord($key) - 96]);
         }
+        // serial-sleeps
+        $sketch->sleeping('ring-b');
     }
 
     /** Cables that were there: of too few cores, too thin, and wired by memory. */

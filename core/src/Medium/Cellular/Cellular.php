@@ -62,6 +62,7 @@ final readonly class Cellular implements Medium
             new CellularBuild,
             new CellularMessages,
             new CellularPanel,
+            new CellularKept,
         ];
     }
 }

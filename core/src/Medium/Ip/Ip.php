@@ -62,6 +62,7 @@ final readonly class Ip implements Medium
             new IpPanel,
             new IpReadings,
             new IpServices,
+            new IpKept,
         ];
     }
 }

@@ -41,6 +41,7 @@ use Rundfunk\Medium\Serial\Rule\ReadingMissing;
 use Rundfunk\Medium\Serial\Rule\ReadingsCrowd;
 use Rundfunk\Medium\Serial\Rule\RingOpens;
 use Rundfunk\Medium\Serial\Rule\SaysUnasked;
+use Rundfunk\Medium\Serial\Rule\Sleeps;
 use Rundfunk\Medium\Serial\Rule\SoftwareTooFast;
 use Rundfunk\Medium\Serial\Rule\StationImpossible;
 use Rundfunk\Medium\Serial\Rule\StationMissing;
@@ -100,6 +101,7 @@ final readonly class SerialRules implements HasRules
             new TimeoutShort,
             new CycleSlow,
             new RingOpens,
+            new Sleeps,
             new Unchecked,
             new ToggleWhileMoving,
             new BroadcastMisunderstood,
