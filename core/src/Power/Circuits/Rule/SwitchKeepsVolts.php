@@ -27,11 +27,11 @@ final readonly class SwitchKeepsVolts implements OutputRule
     public function check(Output $output, Look $look): iterable
     {
         $all = AllLoads::in($look);
-        $class = $all->classOf($output);
-        $keepsV = $class?->switches->dropV ?? 0.0;
-        if ($keepsV <= 0.0) {
+        $keepsV = $all->classOf($output)?->switches->dropV ?? 0.0;
+        if ($keepsV <= 0.0 || $output->moduleId === null) {
             return;
         }
+        $bridge = $look->plan->module($output->moduleId)->name;
         foreach ($all->on($output) as $drawn) {
             if ($drawn->volts === null || ! $drawn->direct || $drawn->volts - $keepsV >= self::WEAK * $drawn->volts - 1e-9) {
                 continue;
@@ -41,7 +41,7 @@ final readonly class SwitchKeepsVolts implements OutputRule
                 $leftV < self::DEAD * $drawn->volts - 1e-9 ? Severity::Fault : Severity::Warning,
                 "{$drawn->load->name} gets ".Figures::significant($leftV).' of '.Figures::significant($drawn->volts).' V',
                 At::load($look, $drawn->load),
-                "The {$class?->name} keeps ".Figures::significant($keepsV).' V for itself, and more with more current: what it drives is weak, or does not begin to turn.',
+                Figures::significant($keepsV)." V stay in {$bridge}, and more with more current: what it drives is weak, or does not begin to turn.",
                 'One of MOSFETs, which keeps next to nothing; or more volts, where the load bears them.',
                 numbers: ['left_v' => round($leftV, 3), 'keeps_v' => $keepsV],
                 about: [$output->id, $drawn->load->id],

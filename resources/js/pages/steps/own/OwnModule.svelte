@@ -97,15 +97,24 @@
     <div class="grid gap-x-3 xl:grid-cols-2">
         {#if fed}
             <Figures
-                title="What it takes"
-                says="The volts that it works from and stands, and what it draws: as a rule, for hours with all in it that can be on (left empty, what stays on draws its peak), and at its peak."
+                title="What it wants"
+                says="The volts that it works from, and those that it stands."
                 of={own.name}
                 {description}
                 figures={[
                     { path: ['supply', 'minV'], label: 'From', unit: 'V' },
                     { path: ['supply', 'maxV'], label: 'to', unit: 'V' },
+                ]}
+                onset={set}
+            />
+            <Figures
+                title="What it draws"
+                says="As a rule; for hours with all in it that can be on (left empty, what stays on draws its peak); and at its peak."
+                of={own.name}
+                {description}
+                figures={[
                     { path: ['supply', 'typicalMa'], label: 'As a rule', unit: 'mA' },
-                    { path: ['supply', 'heldMa'], label: 'For hours, all on', unit: 'mA' },
+                    { path: ['supply', 'heldMa'], label: 'For hours', unit: 'mA' },
                     { path: ['supply', 'peakMa'], label: 'At its peak', unit: 'mA' },
                 ]}
                 onset={set}
