@@ -224,6 +224,31 @@ final class LoadFiguresTest extends CoreTestCase
         yield 'two motors, each switched by itself' => ['fuse-too-quick', $circuit(['fuseA' => 6.0], [LoadKind::Motor, 230.0, []], [LoadKind::Motor, 230.0, []]), []];
         yield 'a heater starts as it goes on' => ['fuse-too-quick', $circuit(['fuseA' => 6.0], $heats(1_000.0)), []];
 
+        // Whatever is looked at in turn, the second is as good as the first.
+        $two = static fn (string $class, string $channel, array ...$loads): Closure => static fn (Sketch $s): Sketch => array_reduce(array_keys($loads), static fn (Sketch $s, int|string $at): Sketch => $s->load("l{$at}", "Thing {$at}", 'o', $loads[$at][0], $loads[$at][1], $loads[$at][2], $loads[$at][3] ?? []), $s
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('plug', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::FiveVolt)->module('m', 'n', $class, 'Bank', str_starts_with($class, 'transistor') ? null : 'plug')
+            ->output('o', 'n', 'Out', str_starts_with($class, 'transistor') ? OutputKind::Pwm : OutputKind::Relay, 'm', $channel)->circuit('ac', 'Mains', ['fuseA' => 16.0])->circuit('low', 'Low', ['volts' => 30.0, 'direct' => true])->circuit('high', 'High', ['volts' => 48.0, 'direct' => true]));
+        $arc = [['volts' => 48.0, 'dc_v' => 30.0], null];
+        yield 'after one on the mains' => ['contact-breaks-dc', $two('relay-bank-2-high', 'IN1', ['ac', LoadKind::Resistive, 100.0], ['high', LoadKind::Resistive, 48.0]), [$arc]];
+        yield 'after one at 30 V' => ['contact-breaks-dc', $two('relay-bank-2-high', 'IN1', ['low', LoadKind::Resistive, 100.0], ['high', LoadKind::Resistive, 48.0]), [$arc]];
+        yield 'after a small one' => ['contact-breaks-dc', $two('relay-bank-2-high', 'IN1', ['high', LoadKind::Resistive, 10.0], ['high', LoadKind::Resistive, 48.0]), [$arc]];
+        yield 'of which nobody read the plate a contact may bear it' => ['contact-breaks-dc', $two('relay-bank-2-high', 'IN1', ['high', LoadKind::Resistive, null]), []];
+        yield 'a transistor breaks through whatever it draws' => ['contact-breaks-dc', $two('transistor-4v5', 'GATE', ['low', LoadKind::Resistive, 10.0], ['high', LoadKind::Resistive, null]), [$arc]];
+        yield 'a triac has another fault' => ['contact-breaks-dc', $two('solid-state-bank-2', 'CH1', ['high', LoadKind::Resistive, 10.0]), []];
+        yield 'after one whose own fuse saves it' => ['fuse-above-contact', $two('relay-bank-2-high', 'IN1', ['ac', LoadKind::Lamp, 115.0, ['fuseA' => 5.0, 'fuseAt' => 'before']], ['ac', LoadKind::Lamp, 115.0]), [[['fuse_a' => 16.0, 'most_a' => 5.0, 'right_a' => 0.63], 'A fuse of 0.63 A before it']]];
+        yield 'two motors on one contact, which a fuse of 6 A outlives' => ['fuse-too-quick', static fn (Sketch $s): Sketch => $two('relay-bank-2-high', 'IN1', ['six', LoadKind::Motor, 230.0], ['six', LoadKind::Motor, 230.0])($s->circuit('six', 'Six', ['fuseA' => 6.0])), [[['surge_a' => 20.0, 'fuse_a' => 6.0], null]]];
+        yield 'a motor and one that nobody read' => ['fuse-too-quick', static fn (Sketch $s): Sketch => $two('relay-bank-2-high', 'IN1', ['six', LoadKind::Motor, 414.0], ['six', LoadKind::Motor, null])($s->circuit('six', 'Six', ['fuseA' => 6.0])), []];
+        yield 'a motor and a heater on one contact' => ['fuse-too-quick', static fn (Sketch $s): Sketch => $two('relay-bank-2-high', 'IN1', ['six', LoadKind::Motor, 414.0], ['six', LoadKind::Resistive, 400.0])($s->circuit('six', 'Six', ['fuseA' => 6.0])), []];
+        $after = static fn (array $first, array $second, float $watts, LoadKind $kind = LoadKind::Resistive): Closure => static fn (Sketch $s): Sketch => $s->circuit('a', 'A', $first)->circuit('b', 'B', $second)->load('l', 'Thing', null, 'b', $kind, $watts, ['use' => 'always-on']);
+        yield 'after one that holds' => ['circuit-overloaded', $after(['fuseA' => 10.0], ['fuseA' => 4.0], 920.0), [[['load_a' => 4.0, 'fuse_a' => 4.0], null]]];
+        yield 'after one without a fuse' => ['circuit-overloaded', $after([], ['fuseA' => 4.0], 920.0), [[['load_a' => 4.0, 'fuse_a' => 4.0], null]]];
+        yield 'a quick one after a slow one' => ['fuse-too-quick', $after(['fuseA' => 6.0, 'timeLag' => true], ['fuseA' => 6.0], 437.0, LoadKind::Motor), [[['surge_a' => 19.0, 'fuse_a' => 6.0], 'A time-lag one']]];
+        yield 'after one on which nothing hangs' => ['fuse-too-quick', $after(['fuseA' => 6.0], ['fuseA' => 6.0], 437.0, LoadKind::Motor), [[['surge_a' => 19.0, 'fuse_a' => 6.0], 'A time-lag one']]];
+        $fromSupply = static fn (array $supply): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('p', 'n', 'lead-12v', 'Battery', more: $supply)->load('l', 'Thing', null, null, LoadKind::Resistive, 12.0, ['use' => 'always-on', 'mm2' => 0.5, 'supplyId' => $s->id('p')]);
+        yield 'the fuse of a supply saves a cord' => ['cord-burns', $fromSupply(['fuseA' => 3.0]), []];
+        yield 'or holds longer' => ['cord-burns', $fromSupply(['fuseA' => 4.0]), [[['cord_a' => 3.0, 'load_a' => 1.0, 'fuse_a' => 4.0], 'A fuse of 1.25 A before it']]];
+        yield 'no fuse, and little drawn, from a supply' => ['cord-burns', $fromSupply([]), []];
+
         $leaks = static fn (float $each, int $count = 1): array => [LoadKind::Resistive, 23.0, ['leakageMa' => $each, 'count' => $count]];
         yield '15 mA of leaks' => ['residual-trips', $circuit(['fuseA' => 10.0, 'residual' => true], $leaks(7.0), $leaks(8.0)), []];
         yield '15.1 mA: without the worse the rest is well' => ['residual-trips', $circuit(['fuseA' => 10.0, 'residual' => true], $leaks(7.0), $leaks(8.1)), [[['sum_ma' => 15.1, 'most_ma' => 15.0], 'Unplug Thing 1 this season']]];

@@ -173,6 +173,14 @@ final class LoadRulesTest extends CoreTestCase
         yield 'both do' => ['interlock-missing', $pair(['interlocked' => true], ['interlocked' => true]), []];
         yield 'no contacts to do it with' => ['interlock-impossible', $pair(['interlocked' => true], ['interlocked' => true], 'solid-state-bank-2'), ['Out has no contact that could open the other\'s line', 'Other has no contact that could open the other\'s line']];
         yield 'one key puts both on' => ['both-told', static fn (Sketch $s): Sketch => $told($pair([], [])($s), 'o')->route('key', Action::Toggle, 'o2'), ['Key asks Other and Out at once, which must never be on together']];
+        // Three of which no two may be on: each pair is said once, whichever comes first.
+        $three = static fn (array $each): Closure => static fn (Sketch $s): Sketch => $on('relay-bank-4-high', 'IN1', $each)($s)->output('o2', 'n', 'Other', OutputKind::Relay, 'm', 'IN2', more: ['neverWithIds' => [$s->id('o')], ...$each])->output('o3', 'n', 'Third', OutputKind::Relay, 'm', 'IN3', more: ['neverWithIds' => [$s->id('o'), $s->id('o2')], ...$each]);
+        $pairs = static fn (Closure $says): array => [$says('Third', 'Other'), $says('Third', 'Out'), $says('Other', 'Out')];
+        yield 'three, by the program alone' => ['interlock-missing', $three([]), $pairs(static fn (string $one, string $other): string => "{$one} and {$other} must never be on together, and nothing but the program keeps them apart")];
+        yield 'three, all over each other' => ['interlock-missing', $three(['interlocked' => true]), []];
+        yield 'one key for all three' => ['both-told', static fn (Sketch $s): Sketch => $told($three([])($s), 'o')->route('key', Action::On, 'o2')->route('key', Action::Toggle, 'o3'), $pairs(static fn (string $one, string $other): string => "Key asks {$one} and {$other} at once, which must never be on together")];
+        yield 'one on, the others off' => ['both-told', static fn (Sketch $s): Sketch => $told($three([])($s), 'o')->route('key', Action::Off, 'o2')->route('key', Action::Off, 'o3'), []];
+        yield 'each by its own key' => ['both-told', static fn (Sketch $s): Sketch => $told($three([])($s), 'o')->control('key2', 'n', 'Second')->route('key2', Action::On, 'o2'), []];
         $timer = static fn (int $min): Closure => static fn (Sketch $s): Sketch => $on('relay-bank-2-high', 'IN1', ['atStart' => 'last'])($s)->control('t', 'n', 'Timer', ControlKind::Timer, settings: ['everyMin' => $min])->route('t', Action::Toggle, 'o');
         // 10⁵ writes: every quarter of an hour 96 a day, 2.9 years; every five minutes 288, 347 days.
         yield 'kept each quarter of an hour' => ['restore-wears', $timer(15), []];
