@@ -164,6 +164,18 @@ final class SupplyTree
         return $parent instanceof Supply ? $parent : null;
     }
 
+    /** @return list<Supply> all that have to bear it: the one that it lives on, and of a board's pin whatever else feeds the board, plugged in beside a cell */
+    public function bearers(Supply $supply): array
+    {
+        $parent = $this->parent($supply);
+
+        return match (true) {
+            $parent === null => [],
+            $this->classOf($supply)->isBoardPin() => $this->feedersOf($this->plan->node($supply->nodeId)),
+            default => [$parent],
+        };
+    }
+
     /** @return list<Supply> from the one that feeds it up to the source; each once, even where they go round in a circle */
     public function above(Supply $supply): array
     {

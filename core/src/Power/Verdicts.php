@@ -128,8 +128,9 @@ final class Verdicts
     public function isSound(Supply $supply): bool
     {
         if (! isset($this->sound[$supply->id])) {
-            $parent = $this->tree->parent($supply);
-            $this->sound[$supply->id] = $this->isSoundItself($supply) && ($parent === null || $this->isSound($parent));
+            // Whoever asks again on the way round gets no.
+            $this->sound[$supply->id] = false;
+            $this->sound[$supply->id] = $this->isSoundItself($supply) && array_filter($this->tree->bearers($supply), fn (Supply $one): bool => ! $this->isSound($one)) === [];
         }
 
         return $this->sound[$supply->id];

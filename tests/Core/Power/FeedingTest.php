@@ -53,6 +53,11 @@ final class FeedingTest extends CoreTestCase
         $lit = static fn (Closure $before): Closure => static fn (Sketch $s): Sketch => $before($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'D4');
         yield 'but for a lamp on the board\'s pin' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 950.0], [['plug-5v-1a', null]]];
         yield 'room beside the lamp' => [$lit($board('8bit-5v-20io', 'plug-5v-1a', FeedsAt::FiveVolt)), [4.5, 5.5, 946.8], [['board-5v', null]]];
+        // With a cell at its charger it lives on that; plugged in, on the socket: 350 mA for itself, 100 for the cell, and what hangs on its pins.
+        $charged = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-13io')->supply('c', 'n', 'li-ion-cell', 'Cell', null, FeedsAt::Cell)->supply('u', 'n', 'bench', 'Socket', null, FeedsAt::Usb, ['volts' => 5.0, 'limitMa' => 500]);
+        yield 'what a socket bears beside a charge' => [$charged, [2.7, 3.5, 50.0], [['board-3v3', null]]];
+        // 51 mA straight through are one too many; brought down to 3.1 V by a buck they are 37.
+        yield 'and what it does not' => [$charged, [2.7, 3.5, 51.0], [['buck', 3.1], ['bench', 5.0]]];
         // A motor on what is there takes ten times its plate while it starts: 2.8 A and 0.1 beside, then 3 and 0.1.
         $motor = static fn (float $watts): Closure => static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'plug-5v-3a', 'There')->load('l', 'Motor', null, null, LoadKind::Motor, $watts, ['supplyId' => $s->id('f'), 'use' => 'always-on']);
         yield 'what a motor leaves while it starts' => [$motor(1.4), [4.5, 5.5, 100.0], [['plug-5v-3a', null]]];
