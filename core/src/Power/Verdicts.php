@@ -15,6 +15,9 @@ final class Verdicts
     /** What the small regulator of a board sheds without a heat sink, watts. Trade book §13: a small tab package. */
     public const BOARD_W = 1.0;
 
+    /** What a cable may lose of what is fed into it. Common practice: a twentieth. */
+    public const CABLE_SHARE = 0.05;
+
     /** @var array<string, bool> by supply */
     private array $sound = [];
 
@@ -50,6 +53,14 @@ final class Verdicts
         $limitMa = $this->tree->limitMa($supply);
 
         return $limitMa !== null && $this->tree->load($supply)->peakMa > $limitMa + 1e-6;
+    }
+
+    /** Its cable loses more of the voltage than it should. */
+    public function losesVolts(Supply $supply): bool
+    {
+        $volts = $this->tree->volts($supply);
+
+        return $volts !== null && $supply->cableM !== null && $supply->cableMm2 !== null && $this->tree->cableDropV($supply) > self::CABLE_SHARE * $volts->nominalV;
     }
 
     /** Its cable gets hot of what flows in it for hours. */
@@ -142,6 +153,6 @@ final class Verdicts
         $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
         $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
 
-        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->brownsOut($supply) && ! $this->isCableTooThin($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
+        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->brownsOut($supply) && ! $this->isCableTooThin($supply) && ! $this->losesVolts($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
     }
 }

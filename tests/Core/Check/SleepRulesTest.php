@@ -71,6 +71,10 @@ final class SleepRulesTest extends CoreTestCase
         yield 'one that is asked' => ['serial-sleeps', $line('polled'), [['Ben sleeps, and does not answer on Line', 'It stays awake']]];
         yield 'one of a ring' => ['serial-sleeps', $line('ring', Sleep::UntilKey), [['Ben sleeps, and Line goes through it', 'It stays awake']]];
         yield 'one of two that say what they like' => ['serial-sleeps', $line('pair'), []];
+        $third = static fn (Closure $of): Closure => static fn (Sketch $s): Sketch => $of($s)->node('c', 'Cay', NodeKind::Controller, null, '8bit-5v-70io')->join('l', 'c', Role::Both, null, ['station' => 3]);
+        $many = 'Line has 3 ends and is set for two';
+        yield 'three may ask each other while they are awake' => ['serial-ends-unfit', $third($line('pair', Sleep::Never)), [[$many, 'Let Ann ask the others']]];
+        yield 'one that sleeps hears no question' => ['serial-ends-unfit', $third($line('pair')), [[$many, '']]];
         yield 'awake on a ring' => ['serial-sleeps', $line('ring', Sleep::Never), []];
     }
 

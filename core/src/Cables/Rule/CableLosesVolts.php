@@ -16,26 +16,24 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\CoreUse;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Cores;
+use Rundfunk\Power\Verdicts;
 
 /** A supply that arrives with too little at the other end. */
 #[Finds('cable-loses-volts', WorkStep::PinsAndPower)]
 final readonly class CableLosesVolts implements PlanRule
 {
-    /** Of what is fed in. Common practice. */
-    private const MOST = 0.05;
-
     public function check(Look $look): iterable
     {
         foreach (CableRuns::in($look)->runs as $run) {
             foreach ($run->cable->uses as $use) {
                 $dropV = $run->dropV($use);
                 $volts = $run->volts($use);
-                if ($use->use !== CoreUse::Plus || $dropV === null || $volts === null || $dropV <= self::MOST * $volts) {
+                if ($use->use !== CoreUse::Plus || $dropV === null || $volts === null || $dropV <= Verdicts::CABLE_SHARE * $volts) {
                     continue;
                 }
-                $mm2 = Cores::enough($dropV, (float) $run->cable->mm2, self::MOST * $volts, $run->hottestMa());
+                $mm2 = Cores::enough($dropV, (float) $run->cable->mm2, Verdicts::CABLE_SHARE * $volts, $run->hottestMa());
                 yield Finding::of(
-                    $dropV > 2 * self::MOST * $volts ? Severity::Fault : Severity::Warning,
+                    $dropV > 2 * Verdicts::CABLE_SHARE * $volts ? Severity::Fault : Severity::Warning,
                     "{$run->cable->name} loses ".Figures::significant($dropV).' of '.Figures::significant($volts).' V',
                     Spot::of($run->cable, $run->cable->name, 'mm2'),
                     Figures::significant($run->peakMa($use)).' mA go there through '.Figures::significant((float) $run->cable->lengthM).' m of '.Figures::significant((float) $run->cable->mm2).' mm² and back through its ground, with all else that comes back there.',

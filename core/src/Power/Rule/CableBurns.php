@@ -30,7 +30,7 @@ final readonly class CableBurns implements SupplyRule
         $tree = $verdicts->tree;
         $heldMa = $tree->load($supply)->heldMa;
         $volts = $tree->volts($supply);
-        $enough = Cores::enough($tree->cableDropV($supply), $supply->cableMm2, $volts === null ? INF : CableDrops::MOST * $volts->nominalV, $heldMa);
+        $enough = Cores::enough($tree->cableDropV($supply), $supply->cableMm2, $volts === null ? INF : Verdicts::CABLE_SHARE * $volts->nominalV, $heldMa);
         $core = Figures::significant($supply->cableMm2);
         $bears = Figures::significant(Fuses::cordA($supply->cableMm2));
 

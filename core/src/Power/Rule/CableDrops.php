@@ -14,24 +14,22 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
 use Rundfunk\Power\Cores;
-use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** A cable that loses more of the voltage than it should. Common practice: a twentieth. */
 #[Finds('cable-drops', WorkStep::PinsAndPower)]
 final readonly class CableDrops implements SupplyRule
 {
-    /** Of what is fed into the cable. Common practice. */
-    public const MOST = 0.05;
-
     public function check(Supply $supply, Look $look): iterable
     {
-        $tree = SupplyTree::in($look);
+        $verdicts = Verdicts::in($look);
+        $tree = $verdicts->tree;
         $dropV = $tree->cableDropV($supply);
         $volts = $tree->volts($supply);
-        if ($volts === null || $supply->cableM === null || $supply->cableMm2 === null || $dropV <= self::MOST * $volts->nominalV) {
+        if ($volts === null || $supply->cableM === null || $supply->cableMm2 === null || ! $verdicts->losesVolts($supply)) {
             return [];
         }
-        $enough = Cores::enough($dropV, $supply->cableMm2, self::MOST * $volts->nominalV, $tree->load($supply)->heldMa);
+        $enough = Cores::enough($dropV, $supply->cableMm2, Verdicts::CABLE_SHARE * $volts->nominalV, $tree->load($supply)->heldMa);
         $peak = Figures::significant($tree->load($supply)->peakMa);
 
         return [Finding::warning(

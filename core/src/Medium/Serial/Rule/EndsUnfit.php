@@ -47,7 +47,9 @@ final readonly class EndsUnfit implements LinkRule
     private static function polled(Look $look, Link $link, SerialLine $line): ?Fix
     {
         $asker = Askers::best($look->plan, $line);
-        if ($asker === null) {
+        // Who sleeps hears no question: first it has to stay awake.
+        $asleep = array_filter($line->ends, static fn (Endpoint $end): bool => Sleeps::through($look->plan->node($end->nodeId)));
+        if ($asker === null || $asleep !== []) {
             return null;
         }
         $joined = $line->settings->levels === Levels::Logic && count($line->ends) > 2;
