@@ -51,7 +51,7 @@ final readonly class BoardFeeding
     {
         $verdicts = new Verdicts(new SupplyTree($after, $catalogue));
 
-        return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder) && ! $verdicts->brownsOut($feeder)
+        return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder)
             && (! $verdicts->tree->feedsTwice($node) || (new SupplyTree($before, $catalogue))->feedsTwice($node))
             && Feeding::unsuited($before, $after, $catalogue, $node) === [] && ! self::overloadsMore($before, $verdicts, $catalogue);
     }

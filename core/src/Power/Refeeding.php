@@ -110,7 +110,7 @@ final readonly class Refeeding
         }
         foreach ($tree->withAllBelow($top) as $supply) {
             $input = $tree->board($supply)?->input($tree->feedsAt($supply));
-            if (! $verdicts->isSound($supply) || $verdicts->brownsOut($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {
+            if (! $verdicts->isSound($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {
                 return false;
             }
             foreach ($tree->fedBy($supply) as $module) {
