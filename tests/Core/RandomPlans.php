@@ -12,10 +12,13 @@ use Rundfunk\Plan\Action;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\LoadKind;
+use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\Sleep;
+use Rundfunk\Plan\ThingKind;
 use Rundfunk\Shipped;
 
 /** Small plans drawn from nothing: any board, any module, any medium, wired and fed as somebody in a hurry might. */
@@ -44,6 +47,26 @@ final class RandomPlans
             $this->node("n{$number}");
         }
         $this->links($count);
+
+        return $this->sketch->plan();
+    }
+
+    /** The same, and boards that sleep now and then, cables behind supplies, and what hangs on supplies without a contact. */
+    public function lively(int $most = 4): Plan
+    {
+        foreach ($this->plan($most)->nodes() as $at => $node) {
+            if ($this->luck(4)) {
+                $this->sketch->change(ThingKind::Node, 'n'.($at + 1), ['sleep' => $this->one([Sleep::Between, Sleep::UntilKey])->value]);
+            }
+        }
+        foreach ($this->supplies as $supply) {
+            if ($this->luck(3)) {
+                $this->sketch->change(ThingKind::Supply, $supply, ['cableM' => $this->one([0.3, 1.0, 4.0]), 'cableMm2' => $this->one([0.14, 0.25, 0.5])]);
+            }
+            if ($this->luck(3)) {
+                $this->sketch->load("{$supply} load", 'What hangs on '.$supply, null, null, $this->one([LoadKind::Motor, LoadKind::Resistive, LoadKind::Lamp]), $this->one([0.5, 2.0, 8.0]), ['supplyId' => $this->sketch->id($supply), 'use' => LoadUse::AlwaysOn->value]);
+            }
+        }
 
         return $this->sketch->plan();
     }

@@ -48,6 +48,9 @@ final class SupplyTree
     /** @var array<string, Volts|null> by supply */
     private array $given = [];
 
+    /** @var array<string, float|null> by supply */
+    private array $nominal = [];
+
     /** @var array<string, Load> by supply */
     private array $loads = [];
 
@@ -294,21 +297,57 @@ final class SupplyTree
         };
     }
 
+    /**
+     * What it is made to give, whatever its cable or those before it lose: by that a current is reckoned, and what is lost by
+     * the current. The other way about as well, either would wait for the other.
+     *
+     * @return float|null null where nobody can tell
+     */
+    private function nominalV(Supply $supply): ?float
+    {
+        if (! array_key_exists($supply->id, $this->nominal)) {
+            // Whoever asks again on the way round gets no answer.
+            $this->nominal[$supply->id] = null;
+            $class = $this->classOf($supply);
+            $parent = $this->parent($supply);
+            $this->nominal[$supply->id] = match (true) {
+                $class->sort === SupplySort::BoardPin && ! $this->isWireTo($supply, $parent) => $this->isDead($supply, $parent) ? 0.0 : $this->rail($supply)?->volts,
+                $class->sort === SupplySort::BoardPin, $class->sort === SupplySort::Line => $parent === null ? null : $this->nominalV($parent),
+                $class->sort === SupplySort::Battery => $supply->volts ?? $class->volts ?? 0.0,
+                default => $supply->volts ?? $class->volts,
+            };
+        }
+
+        return $this->nominal[$supply->id];
+    }
+
+    /** The board is fed at that very pin, or at USB, which goes to its 5 V pin. */
+    private function isWireTo(Supply $pin, ?Supply $feeder): bool
+    {
+        $at = $feeder?->feedsAt;
+
+        return $at !== null && $this->rail($pin) !== null && ($at->pinClass() === $pin->class || ($at === FeedsAt::Usb && $pin->class === FeedsAt::FiveVolt->pinClass()));
+    }
+
+    /** A board that is fed behind its regulator, or from a cell, has nothing on its 5 V pin. */
+    private function isDead(Supply $pin, ?Supply $feeder): bool
+    {
+        return $this->rail($pin) !== null && $pin->class === FeedsAt::FiveVolt->pinClass() && ($feeder?->feedsAt === FeedsAt::ThreeVolt || $feeder?->feedsAt === FeedsAt::Cell);
+    }
+
     private function pinVolts(Supply $pin, ?Supply $feeder): ?Volts
     {
         $rail = $this->rail($pin);
         if ($rail === null) {
             return null;
         }
-        $at = $feeder?->feedsAt;
-        if ($feeder !== null && ($at?->pinClass() === $pin->class || ($at === FeedsAt::Usb && $pin->class === FeedsAt::FiveVolt->pinClass()))) {
+        if ($feeder !== null && $this->isWireTo($pin, $feeder)) {
             return $this->volts($feeder);
         }
-        $isFive = $pin->class === FeedsAt::FiveVolt->pinClass();
-        if ($at === FeedsAt::ThreeVolt || ($at === FeedsAt::Cell && $isFive)) {
-            // A board that is fed behind its regulator, or from a cell, has nothing on its 5 V pin.
+        if ($this->isDead($pin, $feeder)) {
             return new Volts(0.0, 0.0, 0.0);
         }
+        $at = $feeder?->feedsAt;
         $cell = $at === FeedsAt::Cell ? $this->volts($feeder) : null;
         if ($cell !== null) {
             // An empty cell is below what the regulator wants: its output goes down with it.
@@ -448,7 +487,7 @@ final class SupplyTree
     private function loadOfLoad(PlanLoad $load, Supply $supply): Load
     {
         // The voltage that it is made for: what its cable loses hangs on this very current.
-        $volts = $this->given($supply)?->nominalV;
+        $volts = $this->nominalV($supply);
         $watts = $load->use->draws() ? $load->allWatts() ?? 0.0 : 0.0;
         $milliamperes = $volts === null || $volts <= 0.0 ? 0.0 : $watts / $volts * 1000;
 
@@ -532,8 +571,8 @@ final class SupplyTree
             return $givenMa;
         }
         $parent = $this->parent($supply);
-        $inV = $parent === null ? null : $this->given($parent)?->nominalV;
-        $outV = $this->given($supply)?->nominalV;
+        $inV = $parent === null ? null : $this->nominalV($parent);
+        $outV = $this->nominalV($supply);
         $factor = $takes->efficiencyPercent === null || $inV === null || $inV <= 0.0 || $outV === null ? 1.0 : $outV / $inV / $takes->efficiencyPercent * 100;
 
         return $givenMa * $factor + $takes->quiescentMa;

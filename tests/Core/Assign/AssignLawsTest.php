@@ -26,7 +26,7 @@ final class AssignLawsTest extends CoreTestCase
      * What a route that gets a way may bring with it: its way is the shortest, and what that medium then lacks (a code, a
      * number, a caller on a list) is said of it. Mended with the routes, not with the pins.
      */
-    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin', 'dmx-hazard', 'dmx-cannot', 'dmx-bare-pin', 'serial-network-differs', 'packet-unproved', 'keyed-receiver-cannot'];
+    private const OF_ROUTES = ['cell-caller-unlisted', 'ir-code-unknown', 'code-missing', 'ip-toggle-twice', 'keyed-sender-unnumbered', 'keyed-repeats-flip', 'keyed-replay', 'ir-led-over-pin', 'dmx-hazard', 'dmx-cannot', 'dmx-bare-pin', 'serial-network-differs', 'packet-unproved', 'keyed-receiver-cannot', 'asleep-when-told'];
 
     /** Where nothing is left but the console, or a pin that is not quiet at the start, being wired to it is what can be had. */
     private const OF_FULL_BOARDS = ['console-pin-taken', 'switches-at-start'];
@@ -54,6 +54,14 @@ final class AssignLawsTest extends CoreTestCase
         yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65], 'seed 94' => [94], 'seed 119' => [119], 'seed 123' => [123], 'seed 127' => [127], 'seed 178' => [178], 'seed 207' => [207], 'seed 222' => [222], 'seed 285' => [285], 'seed 435' => [435], 'seed 603' => [603], 'seed 817' => [817], 'seed 907' => [907]] : [];
     }
 
+    /** @return iterable<string, array{int}> */
+    public static function lively(): iterable
+    {
+        foreach (getenv('SEEDS') === false ? [1, 2, 3, 4, 5, 6] : array_column([...self::seeds()], 0) as $seed) {
+            yield "seed {$seed}" => [$seed];
+        }
+    }
+
     /** @return iterable<string, array{int}> each means hundreds of other plans */
     public static function few(): iterable
     {
@@ -67,7 +75,17 @@ final class AssignLawsTest extends CoreTestCase
     #[DataProvider('seeds')]
     public function test_assign_adds_no_fault_and_is_done_when_it_is_done(int $seed): void
     {
-        $plan = (new RandomPlans($seed, self::knowledge()))->plan();
+        self::addsNoFault((new RandomPlans($seed, self::knowledge()))->plan());
+    }
+
+    #[DataProvider('lively')]
+    public function test_that_holds_where_boards_sleep_and_motors_start(int $seed): void
+    {
+        self::addsNoFault((new RandomPlans($seed, self::knowledge()))->lively());
+    }
+
+    private static function addsNoFault(Plan $plan): void
+    {
         $assigned = self::assigner()->assign($plan)->plan;
         $new = array_diff_key(self::graveIn($assigned, Severity::Fault), self::graveIn($plan, Severity::Fault));
         self::assertSame([], self::titles($new, [...self::OF_ROUTES, ...self::OF_LOADS]));
@@ -77,7 +95,17 @@ final class AssignLawsTest extends CoreTestCase
     #[DataProvider('seeds')]
     public function test_every_fix_mends_what_it_says_and_breaks_nothing_as_grave(int $seed): void
     {
-        $drawn = (new RandomPlans($seed, self::knowledge()))->plan(3);
+        self::everyFixMends((new RandomPlans($seed, self::knowledge()))->plan(3));
+    }
+
+    #[DataProvider('lively')]
+    public function test_every_fix_does_where_boards_sleep_and_motors_start(int $seed): void
+    {
+        self::everyFixMends((new RandomPlans($seed, self::knowledge()))->lively(3));
+    }
+
+    private static function everyFixMends(Plan $drawn): void
+    {
         $editor = new Editor(self::knowledge());
         foreach ([$drawn, self::assigner()->assign($drawn)->plan] as $plan) {
             $before = self::graveIn($plan, Severity::Advice);

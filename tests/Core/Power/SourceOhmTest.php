@@ -100,6 +100,26 @@ final class SourceOhmTest extends CoreTestCase
         self::assertSame(6.0, (new SupplyTree($plan, self::knowledge()->of($plan)->catalogue))->drawnFor($plan->of(Supply::class)[0], 0.0));
     }
 
+    /** A board at the end of a cable, an adapter on its 5 V pin and a radio on that, and a load whose supply is a line: whatever is asked for first, the sums are the same. */
+    public function test_a_sum_is_the_same_whatever_was_asked_for_before(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('s', 'n', 'plug-5v-1a', 'Plug', null, FeedsAt::FiveVolt, ['cableM' => 2.0, 'cableMm2' => 0.5])
+            ->supply('pin', 'n', 'board-5v', '5V pin')->supply('a', 'n', 'regulator-adapter', 'Adapter', 'pin')->module('m', 'n', 'packet-radio-amplified', 'Radio', 'a')
+            ->supply('y', 'n', 'line', 'Line', 'pin', more: ['cableM' => 2.0, 'cableMm2' => 0.5])->load('l', 'Lamp', null, null, LoadKind::Resistive, 1.0, ['supplyId' => self::sketch()->id('y'), 'use' => LoadUse::AlwaysOn->value]);
+        $plan = $sketch->plan();
+        // 125 mA and 5 for the adapter; 200 for the lamp; 50 for the board.
+        $sums = ['s' => 380.0, 'pin' => 330.0, 'a' => 125.0, 'y' => 200.0];
+        foreach (array_keys($sums) as $first) {
+            foreach ([true, false] as $byVolts) {
+                $tree = new SupplyTree($plan, self::knowledge()->of($plan)->catalogue);
+                $byVolts ? $tree->volts($plan->supply($sketch->id($first))) : $tree->load($plan->supply($sketch->id($first)));
+                foreach ($sums as $key => $sumMa) {
+                    self::assertEqualsWithDelta($sumMa, $tree->load($plan->supply($sketch->id($key)))->peakMa, 1e-9, "{$key} after {$first}");
+                }
+            }
+        }
+    }
+
     /** Those that take most come first, four by name. */
     public function test_of_a_chip_that_gives_too_much_those_are_named_that_take_most(): void
     {

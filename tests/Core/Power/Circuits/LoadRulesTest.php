@@ -84,7 +84,7 @@ final class LoadRulesTest extends CoreTestCase
         yield 'unplugged it never starts' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o', 'p', ['use' => 'unplugged']]), []];
         yield 'nobody has read its plate' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, null, 'o']), []];
         yield 'a battery gives it for a moment' => ['start-starves', $starts('lead-12v', [LoadKind::Motor, 40.0, 'o']), []];
-        yield 'too much once it runs is another finding' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 25.0, 'o']), []];
+        yield 'that it is too much once it runs is another finding' => ['start-starves', $starts('plug-12v-2a', [LoadKind::Motor, 25.0, 'o']), ['Thing 0 may not start on Twelve']];
         yield 'a bench supply that is set to so much' => ['start-starves', $starts('bench', [LoadKind::Motor, 2.5, 'o']), ['Thing 0 may not start on Twelve']];
         $beside = static fn (Closure $plan): Closure => static fn (Sketch $s): Sketch => $plan($s)->node('far', 'Far', NodeKind::Controller, null, '8bit-5v-20io')->supply('buck', 'far', 'buck', 'Five', 'p', FeedsAt::FiveVolt, ['volts' => 5.0]);
         yield 'a board on the same' => ['start-starves', $beside($starts('plug-12v-2a', [LoadKind::Motor, 2.5, 'o'])), ['Far goes down when Thing 0 starts']];

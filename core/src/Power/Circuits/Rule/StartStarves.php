@@ -27,8 +27,7 @@ final readonly class StartStarves implements SupplyRule
         $verdicts = Verdicts::in($look);
         $limitMa = $verdicts->tree->limitMa($supply);
         $start = $verdicts->tree->worstStart($supply);
-        // What is too much once it runs is another finding.
-        if ($start === null || $limitMa === null || ! $verdicts->starvesAtStart($supply) || $verdicts->isOverloaded($supply)) {
+        if ($start === null || $limitMa === null || ! $verdicts->starvesAtStart($supply)) {
             return [];
         }
         $name = $start->load->name;
