@@ -198,17 +198,24 @@ final readonly class Feeding
     private function ifSound(FeedChoice $choice): Generator
     {
         $verdicts = new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue));
-        if (self::holds($verdicts, $choice->supply, $this->class, $this->board, false) && ! $this->starvesBoard($verdicts, $choice->supply)) {
+        if (self::holds($verdicts, $choice->supply, $this->class, $this->board, false) && ! $this->spoilsOthers($verdicts->tree, $choice->supply)) {
             yield $choice;
         }
     }
 
-    /** A board that stood it before sags until it starts anew. */
-    private function starvesBoard(Verdicts $verdicts, Supply $supply): bool
+    /** What hangs on the same cable, and was well, gets too little. */
+    private function spoilsOthers(SupplyTree $after, Supply $supply): bool
     {
-        foreach ([$supply, ...$verdicts->tree->above($supply)] as $one) {
-            if ($verdicts->brownsOut($one)) {
-                return $this->plan->find(Supply::kind(), $one->id) === null || ! (new Verdicts(new SupplyTree($this->plan, $this->catalogue)))->brownsOut($one);
+        $cabled = array_filter([$supply, ...$after->above($supply)], static fn (Supply $one): bool => $after->cableOhm($one) > 0.0);
+        if ($cabled === []) {
+            return false;
+        }
+        $before = new SupplyTree($this->plan, $this->catalogue);
+        foreach ($after->withAllBelow(end($cabled)) as $one) {
+            foreach ($after->fedBy($one) as $module) {
+                if (self::wrong($after, $this->catalogue, $module) !== 0 && self::wrong($before, $this->catalogue, $module) === 0) {
+                    return true;
+                }
             }
         }
 

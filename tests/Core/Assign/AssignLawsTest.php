@@ -57,7 +57,8 @@ final class AssignLawsTest extends CoreTestCase
     /** @return iterable<string, array{int}> */
     public static function lively(): iterable
     {
-        foreach (getenv('SEEDS') === false ? [1, 2, 3, 4, 5, 6] : array_column([...self::seeds()], 0) as $seed) {
+        // Walked to: what was hung on a cable later spoiled what hung there before; a regulator was hung on what then starved a board; two rails became one that bore less than both.
+        foreach (getenv('SEEDS') === false ? [1, 2, 3, 4, 87, 101, 119] : array_column([...self::seeds()], 0) as $seed) {
             yield "seed {$seed}" => [$seed];
         }
     }

@@ -10,6 +10,7 @@ use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
@@ -54,6 +55,7 @@ final class SupplyEdgesTest extends CoreTestCase
         foreach (['a', 'b'] as $key) {
             $sketch->module($key, 'n', 'relay-bank-1-low', "Relay {$key}", 'again');
         }
+        $sketch->module('s', 'n', 'relay-bank-1-low', 'Signal', null, ['signalSupplyId' => $sketch->id('again')])->load('l', 'Lamp', null, null, LoadKind::Resistive, 0.5, ['supplyId' => $sketch->id('again')]);
         $plan = $sketch->plan();
         [$finding] = self::found($plan, 'rail-twice');
         $mended = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations ?? [])->plan;
@@ -61,7 +63,21 @@ final class SupplyEdgesTest extends CoreTestCase
         self::assertSame([$first, $first], array_map(static fn (string $key): ?string => $mended->module($sketch->id($key))->supplyId, ['a', 'b']));
         self::assertSame([$first, $first], array_map(static fn (string $key): ?string => $mended->supply($sketch->id($key))->parentId, ['low', 'other']));
         self::assertSame(['Three', 'Five', 'Low', 'Other'], array_column($mended->suppliesOf($mended->node($sketch->id('n'))), 'name'));
+        self::assertSame([$first, $first], [$mended->module($sketch->id('s'))->signalSupplyId, $mended->loads()[0]->supplyId]);
         self::assertSame([$sketch->id('again')], $finding->about);
+    }
+
+    /** A pin of 450 mA that stands in the plan as two: five coils of 80 mA are 400, six are 480, however they are shared out. */
+    public function test_two_that_together_are_too_much_are_not_made_one_by_a_click(): void
+    {
+        foreach ([[2, 3, true], [2, 4, false]] as [$here, $there, $offered]) {
+            $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('first', 'n', 'board-5v', 'Five')->supply('again', 'n', 'board-5v', 'Five again');
+            for ($number = 0; $number < $here + $there; $number++) {
+                $sketch->module("m{$number}", 'n', 'relay-bank-1-low', "Relay {$number}", $number < $here ? 'first' : 'again');
+            }
+            [$finding] = self::found($sketch->plan(), 'rail-twice');
+            self::assertSame($offered, $finding->fix !== null);
+        }
     }
 
     #[Group('timing')]
