@@ -17,7 +17,6 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Role;
-use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /** What is found on a bus, and what is not: a sound bus of two boards and a bought drive, and one thing otherwise at a time. */
@@ -78,7 +77,7 @@ final class CanRulesTest extends CoreTestCase
         yield 'both ends' => ['can-terminators', static fn () => self::bus(), []];
         yield 'one end' => ['can-terminators', static fn () => self::bus(box: ['terminated' => false]), ['Only one end of Bus has its 120 Ω']];
         yield 'no end' => ['can-terminators', static fn () => self::bus(desk: ['terminated' => false], box: ['terminated' => false]), ['Nothing ends Bus']];
-        yield 'three' => ['can-terminators', static fn () => self::bus()->change(ThingKind::Endpoint, 'l d', ['settings' => ['terminated' => true]]), ['3 resistors on Bus: 40 Ω in all']];
+        yield 'three' => ['can-terminators', static fn () => self::bus()->node('e', 'End', NodeKind::Fixture, null, null)->join('l', 'e', Role::Both, null, ['terminated' => true]), ['3 resistors on Bus: 40 Ω in all']];
         yield 'two of 60 Ω' => ['can-terminators', static fn () => self::bus(desk: ['terminatorOhm' => 60], box: ['terminatorOhm' => 60]), ['2 resistors on Bus: 30 Ω in all']];
         yield '100 Ω' => ['can-terminator-unlike', static fn () => self::bus(box: ['terminatorOhm' => 100]), ['Box ends Bus with 100 Ω; 120 are meant']];
         yield '100 Ω that are off' => ['can-terminator-unlike', static fn () => self::bus(box: ['terminatorOhm' => 100, 'terminated' => false]), []];
