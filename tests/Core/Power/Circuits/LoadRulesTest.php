@@ -99,6 +99,7 @@ final class LoadRulesTest extends CoreTestCase
         yield 'of one' => ['switch-keeps-volts', $turns(1.0), ['Thing gets 0 of 1 V']];
         yield 'of 3 V by MOSFETs' => ['switch-keeps-volts', $turns(3.0, 'motor-bridge-low-2', 'PWMA'), []];
         yield 'of 1.4' => ['switch-keeps-volts', $turns(1.4, 'motor-bridge-low-2', 'PWMA'), ['Thing gets 0.9 of 1.4 V']];
+        yield 'after one that hangs on nothing, and one on the mains' => ['switch-keeps-volts', static fn (Sketch $s): Sketch => $turns(9.0)($s)->circuit('ac', 'Mains', ['fuseA' => 10.0])->load('x', 'Adrift', 'o', null, LoadKind::Motor, 0.5)->load('y', 'Pump', 'o', 'ac', LoadKind::Motor, 50.0)->supply('q', 'n', 'bench', 'Weak', more: ['volts' => 3.0])->load('z', 'Last', 'o', null, LoadKind::Motor, 0.5, ['supplyId' => $s->id('q')]), ['Last gets 1.2 of 3 V']];
         yield 'a triac at the mains keeps next to nothing' => ['switch-keeps-volts', $load(LoadKind::Resistive, 100.0, 'ac', [], 'solid-state-bank-2', 'CH1'), []];
 
         yield '10 A before a board of 5' => ['fuse-above-contact', $load(LoadKind::Resistive, 100.0), ['The fuse before Out is larger than its relay bears']];
@@ -197,6 +198,13 @@ final class LoadRulesTest extends CoreTestCase
         $graves = static fn (string $rule, Plan $plan): array => array_map(static fn (Finding $finding): Severity => $finding->severity, self::checker()->check($plan)->byRule()[$rule] ?? []);
         self::assertSame([Severity::Warning], $graves('start-starves', $motors(12.0, 6.0, false)));
         self::assertSame([Severity::Fault], $graves('start-starves', $motors(12.0, 6.0, true)));
+        $plan = $motors(12.0, 6.25, false);
+        [$finding] = self::checker()->check($plan)->byRule()['start-starves'];
+        // Ten times 0.521 A, beside the milliampere that a buck keeps; three are there.
+        self::assertStringContainsString('up to 10 times what its plate says: with all else 5.21 A from a supply good for 3 A', $finding->detail);
+        self::assertSame([['start_ma' => 5_209.3, 'limit_ma' => 3_000.0], [self::sketch()->id('p')]], [$finding->numbers, $finding->about]);
+        [$finding] = self::checker()->check($motors(3.59, 0.5, false))->byRule()['switch-keeps-volts'];
+        self::assertSame([self::sketch()->id('o'), self::sketch()->id('l')], $finding->about);
         // 3.6 V: just half is left; a hair less is a fault.
         self::assertSame([Severity::Warning], $graves('switch-keeps-volts', $motors(3.6, 0.5, false)));
         self::assertSame([Severity::Fault], $graves('switch-keeps-volts', $motors(3.59, 0.5, false)));
