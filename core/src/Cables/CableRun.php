@@ -80,7 +80,7 @@ final readonly class CableRun
         return $this->cable->cores - count(array_unique(array_map(static fn (CableCore $one): int => $one->core, $kept)));
     }
 
-    /** @return float milliamperes at most, through the cores of a supply */
+    /** @return float milliamperes at most, through that core of a supply */
     public function peakMa(CableCore $core): float
     {
         return $this->through($core)->peakMa;
@@ -94,9 +94,15 @@ final readonly class CableRun
         return max([0.0, ...$held, array_sum($held) / $this->grounds()]);
     }
 
+    /** Several cores for one supply share what it gives. */
     private function through(CableCore $core): Load
     {
-        return $core->supplyId === null ? Load::none() : self::drawn($this->plan, $this->plan->supply($core->supplyId), $this->cable, $this->tree);
+        if ($core->supplyId === null) {
+            return Load::none();
+        }
+        $cores = count(array_filter($this->cable->uses, static fn (CableCore $one): bool => $one->supplyId === $core->supplyId));
+
+        return self::drawn($this->plan, $this->plan->supply($core->supplyId), $this->cable, $this->tree)->sharedBy($cores);
     }
 
     /** @return int cores by which all comes back; where the plan names none, one does */

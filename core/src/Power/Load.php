@@ -24,6 +24,12 @@ final readonly class Load
         return new self($this->typicalMa + $other->typicalMa, $this->heldMa + $other->heldMa, $this->peakMa + $other->peakMa);
     }
 
+    /** A share of it, as one of several cores carries. */
+    public function sharedBy(int $count): self
+    {
+        return new self($this->typicalMa / $count, $this->heldMa / $count, $this->peakMa / $count);
+    }
+
     public function times(int $count): self
     {
         return new self($this->typicalMa * $count, $this->heldMa * $count, $this->peakMa * $count);

@@ -183,6 +183,11 @@ final class CablesTest extends CoreTestCase
         yield 'half of it by each of two' => ['cable-core-burns', static fn () => $plugs(2), []];
         yield 'even there the coils of one are too much for hair' => ['cable-core-burns', static fn () => $plugs(4, 0.075), ['A core of Feed gets hot']];
         yield 'and just not' => ['cable-core-burns', static fn () => $plugs(4, 0.08), []];
+        // Two cores for one supply share what it gives: of 640 mA each carries 320, and so does each of two grounds.
+        $doubled = static fn (int $grounds) => self::laid([], 2, [], $two)->supply('plug', 'n1', 'plug-5v-3a', 'Plug')->module('r', 'n2', 'relay-bank-8-low', 'Relays', 'plug')
+            ->cable('c2', 'n1', 'n2', 'Feed', ['lengthM' => 0.5, 'mm2' => 0.14, 'cores' => 6], [['core' => 1, 'use' => 'plus', 'supply' => 'plug'], ['core' => 2, 'use' => 'plus', 'supply' => 'plug'], ...array_map(static fn (int $core): array => ['core' => 2 + $core, 'use' => 'ground'], range(1, $grounds))]);
+        yield 'eight coils by two cores and two grounds' => ['cable-core-burns', static fn () => $doubled(2), []];
+        yield 'by two cores and one ground' => ['cable-core-burns', static fn () => $doubled(1), ['A core of Feed gets hot']];
         yield 'of a gauge that nobody said' => ['cable-core-burns', static fn () => $fed([]), []];
         yield 'nobody said' => ['cable-unknown', static fn () => $fed([]), ['Nobody said how long or thick Feed is']];
         yield 'only data' => ['cable-unknown', static fn () => self::laid([], 2, [], $two), []];
