@@ -440,7 +440,8 @@ final class SupplyTree
         $sum = Load::none();
         foreach ($this->takes($feeder) as $take) {
             $isThrough = match (true) {
-                $take->by instanceof Supply => $this->classOf($take->by)->isBoardPin(),
+                // What charges a cell at its pads is behind it too.
+                $take->by instanceof Supply => $this->classOf($take->by)->isBoardPin() || $take->by->feedsAt === FeedsAt::Cell,
                 $take->by instanceof Module => ! $this->catalogue->classOf($take->by)->isFed(),
                 default => $take->by instanceof Node,
             };

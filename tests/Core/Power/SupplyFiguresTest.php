@@ -10,6 +10,7 @@ use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\ThingKind;
 use Tests\Core\CoreTestCase;
 
 /**
@@ -93,6 +94,14 @@ final class SupplyFiguresTest extends CoreTestCase
         yield 'a board alone' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s)->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0]), []];
         yield 'what hangs on the source itself goes past the board' => ['board-regulator-hot', $atVin(11.0, sensor: 'f'), []];
         yield 'a lamp on a pin goes through it: 183 mA' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $atVin(10.5)($s)->module('l', 'n', 'indicator-lamp', 'Lamp')->wire('l', 'LED', 'D4'), [[['heat_w' => 1.007, 'most_w' => 1.0], null]]];
+        // A board of one's own with a charger behind its VIN: 80 mA and 100 for the cell make 1.008 W of 5.6 V above five, and 0.99 of 5.5.
+        $charges = static fn (float $volts): Closure => static function (Sketch $s) use ($volts): Sketch {
+            $s->describe(ThingKind::OwnBoard, 'own', 'Own', 'wifi-3v3-13io', ['inputs' => [['at' => 'vin', 'name' => 'VIN', 'minV' => 7, 'maxV' => 14], ['at' => 'cell', 'name' => 'battery pads', 'minV' => 3.0, 'maxV' => 4.25, 'chargeMa' => 100]]]);
+
+            return $s->node('n', 'N', NodeKind::Controller, null, $s->classOf('own'))->supply('c', 'n', 'li-ion-cell', 'Cell', null, FeedsAt::Cell)->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => $volts]);
+        };
+        yield 'a charge goes through it' => ['board-regulator-hot', $charges(10.6), [[['heat_w' => 1.008, 'most_w' => 1.0], null]]];
+        yield 'and a little less of it' => ['board-regulator-hot', $charges(10.5), []];
         yield 'what the 3.3 V pin gives goes through it too' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $atVin(10.5)($s)->module('x', 'n', 'packet-radio-plain', 'Radio', FedFrom::Board3V3), [[['heat_w' => 1.056, 'most_w' => 1.0], null]]];
         yield 'a board that has no such input' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s, 'computer-40pin')->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0]), []];
         yield 'the second of two that feed it feeds nothing' => ['board-regulator-hot', static fn (Sketch $s): Sketch => $on($s)->supply('u', 'n', 'plug-5v-3a', 'Plug', null, FeedsAt::Usb)->supply('f', 'n', 'bench', 'Feed', null, FeedsAt::Vin, ['volts' => 12.0])->module('g', 'n', 'sensor-gas', 'Gas', FedFrom::Board5V)->module('h', 'n', 'sensor-gas', 'Gas', FedFrom::Board5V), []];
