@@ -203,7 +203,7 @@ final readonly class Feeding
         }
     }
 
-    /** What hangs on the same cable, and was well, gets too little. */
+    /** What hangs on the same cable, and was well, gets too little: a module, or a board that is fed there. */
     private function spoilsOthers(SupplyTree $after, Supply $supply): bool
     {
         $cabled = array_filter([$supply, ...$after->above($supply)], static fn (Supply $one): bool => $after->cableOhm($one) > 0.0);
@@ -212,6 +212,10 @@ final readonly class Feeding
         }
         $before = new SupplyTree($this->plan, $this->catalogue);
         foreach ($after->withAllBelow(end($cabled)) as $one) {
+            $input = $after->board($one)?->input($after->feedsAt($one));
+            if ($input !== null && ! $after->fits($one, $input) && $before->fits($one, $input)) {
+                return true;
+            }
             foreach ($after->fedBy($one) as $module) {
                 if (self::wrong($after, $this->catalogue, $module) !== 0 && self::wrong($before, $this->catalogue, $module) === 0) {
                     return true;

@@ -103,11 +103,6 @@ final readonly class Refeeding
     {
         $verdicts = new Verdicts(new SupplyTree($plan, $look->catalogue));
         $tree = $verdicts->tree;
-        foreach ($tree->above($top) as $supply) {
-            if ($verdicts->brownsOut($supply)) {
-                return false;
-            }
-        }
         foreach ($tree->withAllBelow($top) as $supply) {
             $input = $tree->board($supply)?->input($tree->feedsAt($supply));
             if (! $verdicts->isSound($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {

@@ -62,6 +62,10 @@ final class FeedingTest extends CoreTestCase
         $cabled = static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'bench', 'Far', more: ['volts' => 5.0, 'cableM' => 2.0, 'cableMm2' => 0.5]);
         yield 'what a cable loses' => [$cabled, [4.0, 5.5, 1_800.0], [['bench', 5.0]]];
         yield 'and too much of it' => [$cabled, [4.0, 5.5, 1_820.0], [['plug-5v-3a', null]]];
+        // A board that wants 4.75 V at its pin, 50 mA, and a bench supply of 4.9 at the least at the end of that cable: 1.05 A leave 4.755 V, 1.11 leave 4.747.
+        $boardAtEnd = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('f', 'n', 'bench', 'Far', null, FeedsAt::FiveVolt, ['volts' => 5.0, 'cableM' => 2.0, 'cableMm2' => 0.5]);
+        yield 'what leaves a board its volts' => [$boardAtEnd, [4.0, 5.5, 1_000.0], [['board-5v', null]]];
+        yield 'and what does not' => [$boardAtEnd, [4.0, 5.5, 1_060.0], [['plug-5v-3a', null]]];
         // A motor on what is there takes ten times its plate while it starts: 2.8 A and 0.1 beside, then 3 and 0.1.
         $motor = static fn (float $watts): Closure => static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'plug-5v-3a', 'There')->load('l', 'Motor', null, null, LoadKind::Motor, $watts, ['supplyId' => $s->id('f'), 'use' => 'always-on']);
         yield 'what a motor leaves while it starts' => [$motor(1.4), [4.5, 5.5, 100.0], [['plug-5v-3a', null]]];
