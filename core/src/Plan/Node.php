@@ -84,6 +84,12 @@ final readonly class Node implements Thing
         return $this->kind->isBought() ? $this->protocolId : null;
     }
 
+    /** A board of ours that does not hear and see all the time; what was bought does as it does. */
+    public function sleeps(): bool
+    {
+        return ! $this->kind->isBought() && $this->sleep !== Sleep::Never;
+    }
+
     public function id(): string
     {
         return $this->id;

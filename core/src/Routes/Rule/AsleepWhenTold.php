@@ -22,7 +22,7 @@ final readonly class AsleepWhenTold implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
-        if ($node->kind->isBought() || $node->sleep === Sleep::Never) {
+        if (! $node->sleeps()) {
             return;
         }
         $hops = [];

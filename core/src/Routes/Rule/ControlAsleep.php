@@ -23,7 +23,7 @@ final readonly class ControlAsleep implements ControlRule
     public function check(Control $control, Look $look): iterable
     {
         $node = $look->plan->node($control->nodeId);
-        if ($node->kind->isBought() || ! self::sleepsThrough($node->sleep, $control->kind) || $look->plan->routesFrom($control) === []) {
+        if (! $node->sleeps() || ! self::sleepsThrough($node->sleep, $control->kind) || $look->plan->routesFrom($control) === []) {
             return;
         }
         $better = self::wakesForAll($node, $look);

@@ -20,7 +20,7 @@ final readonly class Sleeps implements EndRule
 {
     public function check(End $end, Look $look): iterable
     {
-        if ($end->node->kind->isBought() || $end->node->sleep === Sleep::Never) {
+        if (! $end->node->sleeps()) {
             return;
         }
         $sends = $end->endpoint->role->sends();

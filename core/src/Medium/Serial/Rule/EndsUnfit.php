@@ -48,7 +48,7 @@ final readonly class EndsUnfit implements LinkRule
     {
         $asker = Askers::best($look->plan, $line);
         // Who sleeps hears no question: first it has to stay awake.
-        $asleep = array_filter($line->ends, static fn (Endpoint $end): bool => Sleeps::through($look->plan->node($end->nodeId)));
+        $asleep = array_filter($line->ends, static fn (Endpoint $end): bool => $look->plan->node($end->nodeId)->sleeps());
         if ($asker === null || $asleep !== []) {
             return null;
         }

@@ -13,7 +13,6 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Serial\SerialSettings;
 use Rundfunk\Medium\Serial\Topology;
-use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Sleep;
 use Rundfunk\Plan\Spot;
 
@@ -24,7 +23,7 @@ final readonly class Sleeps implements EndRule
     public function check(End $end, Look $look): iterable
     {
         $topology = SerialSettings::of($end->link)->topology;
-        if ($topology === Topology::Pair || ! self::through($end->node)) {
+        if ($topology === Topology::Pair || ! $end->node->sleeps()) {
             return;
         }
         yield Finding::fault(
@@ -35,11 +34,5 @@ final readonly class Sleeps implements EndRule
             Fix::change('It stays awake', $end->node, ['sleep' => Sleep::Never->value]),
             about: [$end->endpoint->id],
         );
-    }
-
-    /** Whether a node sleeps through what is said to it. */
-    public static function through(Node $node): bool
-    {
-        return ! $node->kind->isBought() && $node->sleep !== Sleep::Never;
     }
 }
