@@ -13,6 +13,7 @@ use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Start;
 use Rundfunk\Power\SupplyTree;
 
 /** Everything that has to lie on the table before the soldering begins: boards, modules, supplies, and every resistor. */
@@ -94,7 +95,7 @@ final readonly class PartsList
 
         return implode(', ', array_filter([
             $supply->volts === null || $supply->volts === $class->volts ? '' : 'set to '.Figures::significant($supply->volts).' V',
-            $class->key !== SupplyClass::OTHER ? '' : 'at least '.Figures::significant($tree->load($supply)->peakMa).' mA',
+            $class->key !== SupplyClass::OTHER ? '' : 'at least '.Figures::significant(Start::worst($tree, $supply)->milliamperes ?? $tree->load($supply)->peakMa).' mA',
             $supply->capacityMah === null ? '' : Figures::significant($supply->capacityMah).' mAh',
         ], static fn (string $word): bool => $word !== ''));
     }

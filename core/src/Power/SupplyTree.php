@@ -495,37 +495,6 @@ final class SupplyTree
         return new Load($load->use === LoadUse::AlwaysOn ? $milliamperes : 0.0, $milliamperes, $milliamperes);
     }
 
-    /** When of all that hangs on it and starts slowly that starts which takes most; whatever one output switches starts together. Null where nothing does. */
-    public function worstStart(Supply $supply): ?Start
-    {
-        $extraMa = [];
-        $first = [];
-        foreach ($this->loadsOn($supply) as [$load, $on]) {
-            if ($load->sort->startsSlowly()) {
-                $key = $load->outputId ?? $load->id;
-                $extraMa[$key] = ($extraMa[$key] ?? 0.0) + $this->loadOfLoad($load, $on)->peakMa * ($load->sort->inrush() - 1.0);
-                $first[$key] ??= $load;
-            }
-        }
-        arsort($extraMa);
-        $key = array_key_first($extraMa);
-
-        return $key === null || $extraMa[$key] <= 0.0 ? null : new Start($first[$key], $this->load($supply)->peakMa + $extraMa[$key]);
-    }
-
-    /** @return iterable<array{PlanLoad, Supply}> on it itself, and on cables that give on what it gives */
-    private function loadsOn(Supply $supply): iterable
-    {
-        foreach ($this->plan->having(PlanLoad::class, 'supplyId', $supply->id) as $load) {
-            yield [$load, $supply];
-        }
-        foreach ($this->children($supply) as $child) {
-            if ($this->classOf($child)->sort === SupplySort::Line && ! $this->isCircular($child)) {
-                yield from $this->loadsOn($child);
-            }
-        }
-    }
-
     /** As many as its kind of output has while nobody has said. */
     private function usual(ModuleClass $class, string $setting): int
     {

@@ -74,7 +74,7 @@ final class Verdicts
     {
         $limitMa = $this->tree->limitMa($supply);
 
-        return $limitMa !== null && $this->tree->classOf($supply)->sort !== SupplySort::Battery && ($this->tree->worstStart($supply)->milliamperes ?? 0.0) > $limitMa + 1e-6;
+        return $limitMa !== null && $this->tree->classOf($supply)->sort !== SupplySort::Battery && (Start::worst($this->tree, $supply)->milliamperes ?? 0.0) > $limitMa + 1e-6;
     }
 
     /** @return float|null what its input lacks for it to hold its output; null where nothing is lacking, or nothing known */

@@ -10,6 +10,7 @@ use Rundfunk\Build\PartsList;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Electrical\BatteryLife;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
@@ -88,6 +89,16 @@ final class PowerViewsTest extends CoreTestCase
         foreach ($sums as $name => [$typical, $peak]) {
             $load = self::tree($plan)->load(self::named($plan, $name));
             self::assertEqualsWithDelta([$typical, $peak], [$load->typicalMa, $load->peakMa], 1e-9, $name);
+        }
+    }
+
+    /** A supply of which nobody said what it is good for is bought by what is asked of it: 12 W at 12 V are 1 A, and a motor of so much starts with ten. */
+    public function test_who_buys_a_supply_is_told_what_a_motor_takes_while_it_starts(): void
+    {
+        foreach ([[LoadKind::Resistive, 'at least 1000 mA'], [LoadKind::Motor, 'at least 10000 mA']] as [$kind, $rating]) {
+            $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('s', 'n', 'other', 'Feed', more: ['volts' => 12.0])->load('l', 'Load', null, null, $kind, 12.0, ['supplyId' => self::sketch()->id('s'), 'use' => 'always-on']);
+            $lines = array_column(PartsList::of($sketch->plan(), Shipped::knowledge())->lines, 'rating', 'what');
+            self::assertStringContainsString($rating, $lines['another supply']);
         }
     }
 

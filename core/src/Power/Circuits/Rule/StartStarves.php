@@ -12,6 +12,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
+use Rundfunk\Power\Start;
 use Rundfunk\Power\SupplyTree;
 use Rundfunk\Power\Verdicts;
 
@@ -26,7 +27,7 @@ final readonly class StartStarves implements SupplyRule
     {
         $verdicts = Verdicts::in($look);
         $limitMa = $verdicts->tree->limitMa($supply);
-        $start = $verdicts->tree->worstStart($supply);
+        $start = Start::worst($verdicts->tree, $supply);
         if ($start === null || $limitMa === null || ! $verdicts->starvesAtStart($supply)) {
             return [];
         }
