@@ -82,6 +82,12 @@ final readonly class Terminal
         return $this->needs === 'analogue' || $this->needs === self::REPORTED_AXIS;
     }
 
+    /** Whether it hangs on a pin: a key of a pad that tells of all its keys on one bus has none of its own. */
+    public function hasPin(): bool
+    {
+        return $this->needs !== self::REPORTED_KEY && $this->needs !== self::REPORTED_AXIS;
+    }
+
     /** Whether the board says something by it, rather than hears. */
     public function isDriven(): bool
     {

@@ -20,10 +20,14 @@ final readonly class Expanding
 
     private const PREFIXES = ['X', 'Y', 'Z', 'W', 'V', 'U'];
 
-    /** @return list<Module> those that leave the least without a pin, the fewest and cheapest first; none where none would help */
-    public static function best(Plan $plan, Node $node, Knowledge $knowledge): array
+    /**
+     * @param  Plan  $plan  as it is
+     * @param  Plan  $wanted  with all on channels that is to be on one
+     * @return list<Module> those that leave the least without a pin, the fewest and cheapest first; none where none would help
+     */
+    public static function best(Plan $plan, Plan $wanted, Node $node, Knowledge $knowledge): array
     {
-        $now = self::planned($plan, $node, $knowledge);
+        $now = self::planned($wanted, $node, $knowledge);
         // What is slow may be on a pin that something quick is left over for: it can make room.
         if ($now === null || $now->unplaced === [] || array_filter([...$now->unplaced, ...array_column($now->placed, 'demand')], self::isSlow(...)) === []) {
             return [];
@@ -31,7 +35,7 @@ final readonly class Expanding
         $best = [];
         $least = self::lacks($now);
         foreach (self::CLASSES as $class) {
-            $tried = $plan;
+            $tried = $wanted;
             $added = [];
             while (count($added) < self::MOST) {
                 $module = self::another($tried, $node, $knowledge, $class);
@@ -46,7 +50,7 @@ final readonly class Expanding
                 if ($planned === null || self::isWithout($planned->unplaced, $added)) {
                     break;
                 }
-                if (self::lacks($planned) < $least) {
+                if (self::lacks($planned) < $least && ! self::turnsOut($plan, $added, $node, $knowledge)) {
                     $best = $added;
                     $least = self::lacks($planned);
                 }
@@ -85,6 +89,21 @@ final readonly class Expanding
     private static function planned(Plan $plan, Node $node, Knowledge $knowledge): ?PinPlan
     {
         return (new PinPlanner($knowledge->of($plan)->catalogue))->plan($plan, $node);
+    }
+
+    /**
+     * What has a pin without them would have none: a key without a channel is waiting, a radio without a pin is a fault.
+     *
+     * @param  list<Module>  $added
+     */
+    private static function turnsOut(Plan $plan, array $added, Node $node, Knowledge $knowledge): bool
+    {
+        $draft = $plan->draft();
+        foreach ($added as $module) {
+            $draft->put($module);
+        }
+
+        return count(self::planned($draft->plan(), $node, $knowledge)->unplaced ?? []) > count(self::planned($plan, $node, $knowledge)->unplaced ?? []);
     }
 
     /** What has no pin counts first; then what is on the console, which should be free. */

@@ -65,7 +65,13 @@ final readonly class SoftwareSerial
             }
         }
 
-        return $changes !== [] && count($planned->unplaced ?? []) <= count($before->unplaced ?? []) ? $changes : [];
+        return $changes !== [] && array_diff(self::left($planned), self::left($before)) === [] ? $changes : [];
+    }
+
+    /** @return list<string> terminals that no pin is left for */
+    private static function left(?PinPlan $planned): array
+    {
+        return array_map(static fn (Demand $demand): string => "{$demand->wants[0]['module']->id} {$demand->wants[0]['terminal']->name}", $planned->unplaced ?? []);
     }
 
     /** @return list<PinUse> of the module's serial terminals: as they are, or for the planner to move */

@@ -50,16 +50,17 @@ final readonly class BoardFeeding
     public static function feedsWell(Plan $before, Plan $after, Catalogue $catalogue, Node $node, Supply $feeder, BoardInput $input): bool
     {
         $verdicts = new Verdicts(new SupplyTree($after, $catalogue));
+        $was = new Verdicts(new SupplyTree($before, $catalogue));
 
         return $verdicts->tree->fits($feeder, $input) && $verdicts->isSound($feeder)
-            && (! $verdicts->tree->feedsTwice($node) || (new SupplyTree($before, $catalogue))->feedsTwice($node))
-            && Feeding::unsuited($before, $after, $catalogue, $node) === [] && ! self::overloadsMore($before, $verdicts, $catalogue);
+            && (! $verdicts->tree->feedsTwice($node) || $was->tree->feedsTwice($node))
+            && Feeding::unsuited($before, $after, $catalogue, $node) === [] && ! self::overloadsMore($before, $was, $verdicts)
+            && ! Feeding::spoilsOthers($was, $verdicts, $feeder, $catalogue);
     }
 
     /** Something that bore what hung on it bears it no more: what fed the board beside it feeds it alone, say. */
-    private static function overloadsMore(Plan $before, Verdicts $after, Catalogue $catalogue): bool
+    private static function overloadsMore(Plan $before, Verdicts $was, Verdicts $after): bool
     {
-        $was = new Verdicts(new SupplyTree($before, $catalogue));
         foreach ($before->of(Supply::class) as $supply) {
             if ($after->isOverloaded($supply) && ! $was->isOverloaded($supply)) {
                 return true;

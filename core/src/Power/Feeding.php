@@ -198,32 +198,42 @@ final readonly class Feeding
     private function ifSound(FeedChoice $choice): Generator
     {
         $verdicts = new Verdicts(new SupplyTree($choice->in($this->plan), $this->catalogue));
-        if (self::holds($verdicts, $choice->supply, $this->class, $this->board, false) && ! $this->spoilsOthers($verdicts->tree, $choice->supply)) {
+        if (self::holds($verdicts, $choice->supply, $this->class, $this->board, false) && ! self::spoilsOthers(new Verdicts(new SupplyTree($this->plan, $this->catalogue)), $verdicts, $choice->supply, $this->catalogue) && ! $this->leavesBoardUnfed($verdicts->tree, $choice)) {
             yield $choice;
         }
     }
 
-    /** What hangs on the same cable, and was well, gets too little: a module, or a board that is fed there. */
-    private function spoilsOthers(SupplyTree $after, Supply $supply): bool
+    /** What hangs on the same cable as a supply, and was well, gets too little: a module, a regulator, or a board that is fed there. */
+    public static function spoilsOthers(Verdicts $was, Verdicts $is, Supply $supply, Catalogue $catalogue): bool
     {
+        $before = $was->tree;
+        $after = $is->tree;
         $cabled = array_filter([$supply, ...$after->above($supply)], static fn (Supply $one): bool => $after->cableOhm($one) > 0.0);
-        if ($cabled === []) {
-            return false;
-        }
-        $before = new SupplyTree($this->plan, $this->catalogue);
-        foreach ($after->withAllBelow(end($cabled)) as $one) {
+        foreach ($cabled === [] ? [] : $after->withAllBelow(end($cabled)) as $one) {
             $input = $after->board($one)?->input($after->feedsAt($one));
-            if ($input !== null && ! $after->fits($one, $input) && $before->fits($one, $input)) {
+            if (($input !== null && ! $after->fits($one, $input) && $before->fits($one, $input)) || ($is->lackingV($one) !== null && $was->lackingV($one) === null)) {
                 return true;
             }
             foreach ($after->fedBy($one) as $module) {
-                if (self::wrong($after, $this->catalogue, $module) !== 0 && self::wrong($before, $this->catalogue, $module) === 0) {
+                if (self::wrong($after, $catalogue, $module) !== 0 && self::wrong($before, $catalogue, $module) === 0) {
                     return true;
                 }
             }
         }
 
         return false;
+    }
+
+    /** It hangs on a pin of a board that nothing feeds yet, and nothing that can be had would bear both. */
+    private function leavesBoardUnfed(SupplyTree $after, FeedChoice $choice): bool
+    {
+        $pin = $after->boardPinAbove($choice->supply);
+        $node = $pin === null ? null : $this->plan->node($pin->nodeId);
+        if ($node === null || $after->feeder($node) !== null) {
+            return false;
+        }
+
+        return BoardFeeding::best($this->island->with($choice->in($this->plan)), $this->catalogue, $node) === null && BoardFeeding::best($this->island, $this->catalogue, $node) !== null;
     }
 
     /** @param  bool  $unknown  what nobody can tell is taken for sound */

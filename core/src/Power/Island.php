@@ -8,13 +8,12 @@ use Rundfunk\Plan\Load;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
-use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Supply;
 
 /**
- * The nodes that current flows between, cut out of a plan with their supplies and modules: what feeds a module is tried on
+ * The nodes that current flows between, cut out of a plan with their supplies, modules and what is on their channels: what feeds a module is tried on
  * this, and not on the whole of a plan of hundreds of nodes.
  */
 final readonly class Island
@@ -44,7 +43,7 @@ final readonly class Island
                 array_map($draft->put(...), $plan->having(Load::class, 'supplyId', $supply->id));
             }
             foreach ($modules as $module) {
-                array_map($draft->put(...), [...$plan->partsOf($module), ...$plan->pinUsesOf($module), ...self::drawing($plan, $module)]);
+                array_map($draft->put(...), [...$plan->partsOf($module), ...$plan->pinUsesOf($module), ...$plan->having(Output::class, 'moduleId', $module->id)]);
             }
             foreach ([...self::above($plan, $modules, $supplies), ...self::below($plan, $supplies)] as $joined) {
                 if (! isset($seen[$joined->nodeId])) {
@@ -58,12 +57,6 @@ final readonly class Island
         }
 
         return new self($plan, $draft->plan());
-    }
-
-    /** @return list<Output> outputs whose size says what the module draws */
-    private static function drawing(Plan $plan, Module $module): array
-    {
-        return array_values(array_filter($plan->having(Output::class, 'moduleId', $module->id), static fn (Output $output): bool => $output->kind === OutputKind::Strip));
     }
 
     /**

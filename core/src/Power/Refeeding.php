@@ -90,7 +90,7 @@ final readonly class Refeeding
         foreach ($island->plan->suppliesOf($node) as $parent) {
             $draft = $island->plan->draft();
             $fed = $draft->change($supply, ['parentId' => $parent->id]);
-            if ($parent->id !== $supply->id && self::isSoundBelow($draft->plan(), $look, $fed)) {
+            if ($parent->id !== $supply->id && self::isSoundBelow($island->plan, $draft->plan(), $look, $fed)) {
                 return Fix::change("Feed {$supply->name} from {$parent->name}", $supply, ['parentId' => $parent->id]);
             }
         }
@@ -98,11 +98,14 @@ final readonly class Refeeding
         return null;
     }
 
-    /** It and all that lives on it are what they should be, and feed no board with what it was not made for. */
-    private static function isSoundBelow(Plan $plan, Look $look, Supply $top): bool
+    /** It and all that lives on it are what they should be, and feed no board with what it was not made for; what hangs beside it is as well as it was. */
+    private static function isSoundBelow(Plan $before, Plan $plan, Look $look, Supply $top): bool
     {
         $verdicts = new Verdicts(new SupplyTree($plan, $look->catalogue));
         $tree = $verdicts->tree;
+        if (Feeding::spoilsOthers(new Verdicts(new SupplyTree($before, $look->catalogue)), $verdicts, $top, $look->catalogue)) {
+            return false;
+        }
         foreach ($tree->withAllBelow($top) as $supply) {
             $input = $tree->board($supply)?->input($tree->feedsAt($supply));
             if (! $verdicts->isSound($supply) || ($input !== null && $tree->volts($supply) !== null && ! $tree->fits($supply, $input))) {

@@ -402,7 +402,7 @@ final class SupplyTree
                 array_push($takes, ...$this->onPins($node, $board));
             }
             if ($board !== null && $charges) {
-                array_push($takes, ...$this->whilePluggedIn($node, $board, $feeder));
+                array_push($takes, ...$this->whilePluggedIn($node, $board, $feeder, $supply));
             }
         }
         foreach ($this->fedBy($supply) as $module) {
@@ -415,16 +415,18 @@ final class SupplyTree
             $takes[] = new Take($load, $load->name, $this->loadOfLoad($load, $supply));
         }
         foreach ($this->children($supply) as $child) {
-            $takes[] = new Take($child, $child->name, $this->drawnBy($child));
+            // Of what lives on itself nobody can tell: the sum would hang on where one began to ask.
+            $takes[] = new Take($child, $child->name, $this->isCircular($child) ? Load::none() : $this->drawnBy($child));
         }
 
         return $takes;
     }
 
     /** @return list<Take> what the pins of a board and its charger draw from what feeds it beside a cell */
-    private function whilePluggedIn(Node $node, Board $board, Supply $cell): array
+    private function whilePluggedIn(Node $node, Board $board, Supply $cell, Supply $plugged): array
     {
-        $pins = array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->classOf($supply)->isBoardPin());
+        $above = $this->above($plugged);
+        $pins = array_filter($this->plan->suppliesOf($node), fn (Supply $supply): bool => $this->classOf($supply)->isBoardPin() && ! in_array($supply, $above, true));
         $chargeMa = $board->input(FeedsAt::Cell)->chargeMa ?? 0.0;
 
         return [
@@ -451,7 +453,7 @@ final class SupplyTree
         return $sum;
     }
 
-    /** @return list<Take> what has no supply of its own and lives on the board's pins: a lamp, a buzzer */
+    /** @return list<Take> what has no supply of its own and lives on the board's pins, wired to one or on its way to one: a lamp, a buzzer */
     private function onPins(Node $node, Board $board): array
     {
         $takes = [];
@@ -459,8 +461,9 @@ final class SupplyTree
             $class = $this->catalogue->classOf($module);
             // One that was put on a supply all the same is counted there.
             if (! $class->isFed() && $module->supplyId === null) {
-                $wired = array_unique(array_map(static fn (PinUse $use): string => $use->terminal, $this->plan->pinUsesOf($module)));
-                $all = array_sum(array_map(static fn (string $terminal): float => $class->terminal($terminal)?->livesOnMa($board->levels->highOutV) ?? 0.0, $wired));
+                $wired = array_map(static fn (PinUse $use): string => $use->terminal, $this->plan->pinUsesOf($module));
+                $used = array_map(static fn (Output $output): string => $output->channel ?? '', $this->plan->having(Output::class, 'moduleId', $module->id));
+                $all = array_sum(array_map(static fn (string $terminal): float => $class->terminal($terminal)?->livesOnMa($board->levels->highOutV) ?? 0.0, array_unique([...$wired, ...$used])));
                 if ($all > 0.0) {
                     $takes[] = new Take($module, $module->name, new Load(min($class->typicalMa, $all), $class->holdsItsPeak() ? $all : min($class->heldMa, $all), $all));
                 }

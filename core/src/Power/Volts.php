@@ -39,6 +39,16 @@ final readonly class Volts
         return ! $this->isBelow($minV) && ! $this->isAbove($maxV);
     }
 
+    /** @param  float  $leastV  what is asked of it: where it would do as it is made, what its tolerance or its cable leaves is said */
+    public function wordsAgainst(float $leastV, float $mostV = INF): string
+    {
+        return match (true) {
+            $this->isBelow($leastV) && $this->nominalV >= $leastV => Figures::significant($this->minV).' V at the least',
+            $this->isAbove($mostV) && $this->nominalV <= $mostV => Figures::significant($this->maxV).' V at the most',
+            default => $this->words(),
+        };
+    }
+
     public function words(): string
     {
         $narrow = $this->maxV - $this->minV <= 0.11 * $this->nominalV;

@@ -27,6 +27,7 @@ use Rundfunk\Plan\Supply;
 use Rundfunk\Power\Circuits\SignalSide;
 use Rundfunk\Power\Levels\LevelParts;
 use Rundfunk\Power\SupplyTree;
+use Rundfunk\Power\Verdicts;
 
 /** What can be done about one output, as its hardware and the routes to it are. */
 final readonly class Remedies
@@ -206,8 +207,14 @@ final readonly class Remedies
 
         $draft = $look->plan->draft();
         $draft->put($supply);
-        $volts = (new SupplyTree($draft->plan(), $look->catalogue))->volts($supply)->nominalV ?? $wire->board->logicV;
+        $draft->change($wire->module, ['signalSupplyId' => $supply->id]);
+        $verdicts = new Verdicts(new SupplyTree($draft->plan(), $look->catalogue));
+        $volts = $verdicts->tree->volts($supply)->nominalV ?? $wire->board->logicV;
         if ((SignalSide::milliamperes($volts, $wire->board, $look->catalogue->classOf($wire->module)->levels) ?? SignalSide::LEAST_MA) < SignalSide::LEAST_MA) {
+            return null;
+        }
+        // Its diodes are one thing more for the board's pin to bear.
+        if (array_filter([$supply, ...$verdicts->tree->above($supply)], $verdicts->isOverloaded(...)) !== []) {
             return null;
         }
 

@@ -50,15 +50,18 @@ final class AssignLawsTest extends CoreTestCase
         // slow things had lost their pins to quick ones; a fuse was put before a contact that it is too large for; a cell was to feed a board whose
         // 5 V pin something lives on; a line took the pin on which another was fixed; a signal side was fed from 5 V that the board has not; a breaker
         // was made larger, or slower, than what it alone saves; a key came to put on what nothing puts off; a part more made a board sag; a second feeder
-        // came; a state was to toggle; what only its own state put off counted as put off.
-        yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65], 'seed 94' => [94], 'seed 119' => [119], 'seed 123' => [123], 'seed 127' => [127], 'seed 178' => [178], 'seed 207' => [207], 'seed 222' => [222], 'seed 285' => [285], 'seed 435' => [435], 'seed 603' => [603], 'seed 817' => [817], 'seed 907' => [907]] : [];
+        // came; a state was to toggle; what only its own state put off counted as put off; an expander took the pins of what had one; a relay's signal side was
+        // one thing too many for the pin that was to feed it.
+        yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65], 'seed 94' => [94], 'seed 119' => [119], 'seed 123' => [123], 'seed 127' => [127], 'seed 178' => [178], 'seed 207' => [207], 'seed 222' => [222], 'seed 285' => [285], 'seed 435' => [435], 'seed 603' => [603], 'seed 817' => [817], 'seed 907' => [907], 'seed 1022' => [1022], 'seed 1114' => [1114]] : [];
     }
 
     /** @return iterable<string, array{int}> */
     public static function lively(): iterable
     {
-        // Walked to: what was hung on a cable later spoiled what hung there before; a regulator was hung on what then starved a board; two rails became one that bore less than both.
-        foreach (getenv('SEEDS') === false ? [1, 2, 3, 4, 87, 101, 119] : array_column([...self::seeds()], 0) as $seed) {
+        // Walked to: what was hung on a cable later spoiled what hung there before; a regulator was hung on what then starved a board; two rails became one that bore less than both;
+        // an expander took pins (64, 118, 580); a part's driver was too much for the plug that was bought before it; a regulator beside it on a cable dropped out; a line was fed
+        // from a cable that then lost too much for what was there; a line by software left the next without a port; a cable made thicker showed that the board browns out.
+        foreach (getenv('SEEDS') === false ? [1, 2, 3, 4, 64, 87, 101, 118, 119, 299, 390, 463, 580, 593, 644] : array_column([...self::seeds()], 0) as $seed) {
             yield "seed {$seed}" => [$seed];
         }
     }

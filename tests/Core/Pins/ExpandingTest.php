@@ -87,7 +87,7 @@ final class ExpandingTest extends CoreTestCase
     {
         $sketch = $draw(self::sketch());
         $plan = $sketch->plan();
-        $best = Expanding::best($plan, $plan->node($sketch->id('n')), self::knowledge());
+        $best = Expanding::best($plan, $plan, $plan->node($sketch->id('n')), self::knowledge());
         self::assertSame($expected, array_map(static fn (Module $module): string => "{$module->name} {$module->class} {$module->prefix} {$module->order}", $best));
     }
 }

@@ -9,6 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Build\CHeader;
 use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Signal;
+use Rundfunk\Check\Finding;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Pins\CheapestMatching;
@@ -16,6 +17,7 @@ use Rundfunk\Pins\Demand;
 use Rundfunk\Pins\Demands;
 use Rundfunk\Pins\PinFitness;
 use Rundfunk\Pins\PinPlanner;
+use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\Module;
@@ -282,6 +284,32 @@ final class PinPlannerTest extends CoreTestCase
         self::assertContains('Shift register', array_map(static fn (Module $module): string => $module->name, $plan->modules()));
         self::assertSame([], self::found($plan, 'no-pin-left'));
         self::assertCount(14, self::pins($plan));
+    }
+
+    public function test_an_expander_takes_no_pin_from_what_has_one_without_it(): void
+    {
+        // Eleven pins: five for the radio, four for the keyed receiver, one for the infrared one. A bus takes two, and so one too many, whatever it has room for.
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-11io')->supply('plug', 'n', 'plug-5v-3a', 'Plug')
+            ->module('p', 'n', 'keyed-receiver-4-toggle', 'Ear')->module('i', 'n', 'infrared-receiver', 'Eye')->module('r', 'n', 'packet-radio-plain', 'Radio')->module('k', 'n', 'button-pad-8', 'Keys');
+        foreach (range(1, 7) as $number) {
+            $sketch->control("k{$number}", 'n', "Key {$number}", ControlKind::Button);
+        }
+        $plan = $sketch->assigned();
+        self::assertCount(4, $plan->modules());
+        self::assertSame([], self::found($plan, 'no-pin-left'));
+        $waiting = array_values(array_filter(self::checker()->check($plan)->all(), static fn (Finding $finding): bool => $finding->rule() === 'channel-missing'));
+        self::assertCount(6, $waiting);
+        self::assertSame('K2 of Keys is free for it, but every pin of the board that could serve that is taken.', $waiting[0]->detail);
+        self::assertSame('Free a pin, or build the node on a larger board, then Assign.', $waiting[0]->remedy);
+    }
+
+    public function test_keys_and_sticks_go_onto_a_pad_that_tells_of_all_its_keys_by_itself(): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->module('p', 'n', 'pad-wireless', 'Pad')
+            ->control('go', 'n', 'Go', ControlKind::Button)->control('stop', 'n', 'Stop', ControlKind::Button)->control('steer', 'n', 'Steer', ControlKind::Axis)->assigned();
+        self::assertSame([], self::found($plan, 'channel-missing'));
+        self::assertCount(3, array_unique(array_map(static fn (Control $control): string => (string) $control->terminal, $plan->controls())));
+        self::assertCount(4, self::pins($plan), 'its own four, and none for its keys');
     }
 
     public function test_what_can_hurt_stays_on_the_board_itself(): void

@@ -33,7 +33,7 @@ final readonly class BusPinsMissing implements NodeRule
                 Spot::of($module, "{$node->name}, {$module->name}"),
                 $names === []
                     ? "{$terminal->name} needs ".strtoupper($terminal->needs).", which the {$left?->board->name} does not have."
-                    : "{$terminal->name} can only go on ".implode(' or ', $names).', and something fixed is there already.',
+                    : "{$terminal->name} can only go on ".implode(' or ', $names).', and what is there cannot go elsewhere.',
                 $names === [] ? 'Choose another board for this node.' : 'Free '.implode(' or ', $names).': bus pins cannot be chosen, other pins can.',
                 numbers: ['terminal' => $terminal->name, 'pins' => $names],
                 about: [$module->id, $terminal->name],

@@ -220,7 +220,7 @@ final readonly class ChannelStep implements Step
             }
         }
 
-        return $board === null;
+        return $board === null || ! $terminal->hasPin();
     }
 
     private static function isReading(Control|Output $thing): bool

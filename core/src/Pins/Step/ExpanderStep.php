@@ -29,7 +29,7 @@ final readonly class ExpanderStep implements Step
                 continue;
             }
             $wanted = ChannelStep::with($plan, $channels->placements($plan, $node, $knowledge->catalogue));
-            foreach (Expanding::best($wanted, $node, $knowledge) as $module) {
+            foreach (Expanding::best($plan, $wanted, $node, $knowledge) as $module) {
                 $class = $knowledge->catalogue->classOf($module);
                 yield new Proposal(
                     $this->stage(),

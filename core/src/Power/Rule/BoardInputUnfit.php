@@ -60,7 +60,7 @@ final readonly class BoardInputUnfit implements SupplyRule
         $high = $volts->isAbove($input->maxV);
 
         return [Finding::fault(
-            "{$node->name} gets {$volts->words()} at its {$input->name}, which wants ".Figures::significant($input->minV).' to '.Figures::significant($input->maxV),
+            "{$node->name} gets {$volts->wordsAgainst($input->minV, $input->maxV)} at its {$input->name}, which wants ".Figures::significant($input->minV).' to '.Figures::significant($input->maxV),
             At::supply($look, $supply, 'feedsAt'),
             $high ? 'The board, or the regulator on it, does not stand that.' : 'The board starts and stops as it pleases, above all when something sends or switches.',
             'Another supply, a regulator between, or another input of the board.',

@@ -24,8 +24,8 @@ final readonly class BrownOut implements SupplyRule
         $tree = $verdicts->tree;
         $board = $tree->board($supply);
         $leftV = $verdicts->leftAtBoardV($supply);
-        // A supply that was never made for the input is another finding.
-        if ($board === null || $leftV === null || ! $verdicts->brownsOut($supply) || $tree->volts($supply)?->isBelow($board->input($tree->feedsAt($supply))->minV ?? 0.0) === true) {
+        // Said of one that was never made for the input as well: whoever mends the one is not to be told of the other only then.
+        if ($board === null || $leftV === null || ! $verdicts->brownsOut($supply)) {
             return [];
         }
         $ownOhm = $supply->sourceOhm ?? $tree->classOf($supply)->sourceOhm;

@@ -28,14 +28,14 @@ final readonly class RegulatorDropsOut implements SupplyRule
             return [];
         }
         $gets = $tree->volts($parent);
-        $needs = Figures::significant(($gets->minV ?? 0.0) + $lackingV);
+        $needsV = ($gets->minV ?? 0.0) + $lackingV;
 
         return [Finding::fault(
-            "{$supply->name} gets {$gets?->words()} from {$parent->name} and needs {$needs} V",
+            "{$supply->name} gets {$gets?->wordsAgainst($needsV)} from {$parent->name} and needs ".Figures::significant($needsV).' V',
             At::supply($look, $supply, 'parentId'),
             'Below that its output follows its input down: what hangs on it starts again whenever the battery is low or the load is high.',
             'Feed it from more, or take one that needs less above its output.',
-            numbers: ['gets_v' => round($gets->minV ?? 0.0, 3), 'needs_v' => round(($gets->minV ?? 0.0) + $lackingV, 3)],
+            numbers: ['gets_v' => round($gets->minV ?? 0.0, 3), 'needs_v' => round($needsV, 3)],
         )];
     }
 }

@@ -29,7 +29,7 @@ final readonly class RegulatorOverfed implements SupplyRule
         }
 
         return [Finding::fault(
-            "{$supply->name} gets {$tree->volts($parent)?->words()} from {$parent->name} and stands ".Figures::significant($takes->maxV),
+            "{$supply->name} gets {$tree->volts($parent)?->wordsAgainst(0.0, $takes->maxV)} from {$parent->name} and stands ".Figures::significant($takes->maxV),
             At::supply($look, $supply, 'parentId'),
             'It breaks down, and what it was fed goes on to whatever it feeds.',
             'Feed it from less, or take one that stands it.',

@@ -29,7 +29,7 @@ final readonly class SupplyTooHigh implements ModuleRule
         $from = $look->plan->supply((string) $module->supplyId)->name;
 
         return [Finding::fault(
-            "{$module->name} gets {$volts->words()} from {$from} and stands ".Figures::significant($class->maxV),
+            "{$module->name} gets {$volts->wordsAgainst(0.0, $class->maxV)} from {$from} and stands ".Figures::significant($class->maxV),
             At::module($look, $module, 'supplyId'),
             'It may work for a minute. Then the part is warm, or silent for good, and often takes what it is joined to along.',
             'Feed it with '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V.',

@@ -29,7 +29,7 @@ final readonly class SupplyTooLow implements ModuleRule
         $from = $look->plan->supply((string) $module->supplyId)->name;
 
         return [Finding::fault(
-            "{$module->name} gets {$volts->words()} from {$from} and needs ".Figures::significant($class->minV),
+            "{$module->name} gets {$volts->wordsAgainst($class->minV)} from {$from} and needs ".Figures::significant($class->minV),
             At::module($look, $module, 'supplyId'),
             'It does not start, or starts on the bench and stops with the first load, the first cold night, the battery half empty.',
             'Feed it with '.Figures::significant($class->minV).' to '.Figures::significant($class->maxV).' V.',
