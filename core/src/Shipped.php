@@ -80,14 +80,21 @@ use Rundfunk\Power\Circuits\Rule\CircuitRules;
 use Rundfunk\Power\Circuits\Step\SpreadStep;
 use Rundfunk\Power\Levels\Rule\BufferMissing;
 use Rundfunk\Power\Levels\Rule\ChipOverdrawn;
+use Rundfunk\Power\Levels\Rule\ContactUnheard;
+use Rundfunk\Power\Levels\Rule\EdgeTooSlow;
 use Rundfunk\Power\Levels\Rule\I2cPulledHard;
 use Rundfunk\Power\Levels\Rule\LevelTooHigh;
 use Rundfunk\Power\Levels\Rule\LevelTooLow;
 use Rundfunk\Power\Levels\Rule\LowTooHigh;
+use Rundfunk\Power\Levels\Rule\PartOutOfPlace;
+use Rundfunk\Power\Levels\Rule\PartStarves;
+use Rundfunk\Power\Levels\Rule\PartUnsaid;
 use Rundfunk\Power\Levels\Rule\PinOverdrawn;
+use Rundfunk\Power\Levels\Rule\PullTooStrong;
 use Rundfunk\Power\Levels\Rule\PullUpMissing;
 use Rundfunk\Power\Levels\Rule\RelayHolds;
 use Rundfunk\Power\Levels\Rule\SeriesMissing;
+use Rundfunk\Power\Levels\Step\OutOfPlaceStep;
 use Rundfunk\Power\Levels\Step\PartStep;
 use Rundfunk\Power\Rule\BoardFedTwice;
 use Rundfunk\Power\Rule\BoardInputUnfit;
@@ -203,7 +210,7 @@ final class Shipped
     public static function assigner(?Knowledge $knowledge = null): Assigner
     {
         $knowledge ??= self::knowledge();
-        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new PinStep, new PartStep, new CoreStep, new SpreadStep];
+        $steps = [new ExpanderStep, new ChannelStep, new SupplyStep, new BoardFeedStep, new AttachmentStep, new PathStep, new CodeStep, new SoftwareSerialStep, new OutOfPlaceStep, new PinStep, new PartStep, new CoreStep, new SpreadStep];
         foreach ($knowledge->media->everyOffering(Proposes::class) as $proposes) {
             $steps = [...$steps, ...$proposes->steps()];
         }
@@ -317,6 +324,12 @@ final class Shipped
             new PullUpMissing,
             new LowTooHigh,
             new SeriesMissing,
+            new ContactUnheard,
+            new EdgeTooSlow,
+            new PartOutOfPlace,
+            new PartStarves,
+            new PartUnsaid,
+            new PullTooStrong,
             new PinOverdrawn,
             new ChipOverdrawn,
             new BufferMissing,

@@ -15,6 +15,7 @@ use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Sleep;
@@ -69,6 +70,33 @@ final class RandomPlans
         }
 
         return $this->sketch->plan();
+    }
+
+    /** The same, and discrete parts at whatever wires there are, of whatever value: as one does who has read half of it. */
+    public function patched(int $most = 4): Plan
+    {
+        foreach ($this->lively($most)->modules() as $module) {
+            foreach ($this->knowledge->catalogue->classOf($module)->terminals as $terminal) {
+                if ($this->luck(3)) {
+                    $this->part(lcfirst($module->name), $terminal->name, $this->one(PartKind::cases()));
+                }
+            }
+        }
+
+        return $this->sketch->plan();
+    }
+
+    private function part(string $module, string $terminal, PartKind $kind): void
+    {
+        $values = [];
+        foreach (array_keys($kind->figures()) as $figure) {
+            $values[$figure] = match ($figure) {
+                'microfarads' => $this->one([0.0001, 0.1, 470.0]),
+                'esrOhm' => 0.05,
+                default => $this->one([0.5, 100.0, 1_000.0, 4_700.0, 10_000.0, 100_000.0, 10_000_000.0]),
+            };
+        }
+        $this->sketch->part($module, $terminal, $kind, $values);
     }
 
     private function node(string $key): void

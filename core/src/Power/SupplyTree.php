@@ -219,7 +219,7 @@ final class SupplyTree
         if (! array_key_exists($supply->id, $this->volts)) {
             // Whoever asks again on the way round gets no answer.
             $this->volts[$supply->id] = null;
-            $this->volts[$supply->id] = $this->given($supply)?->less($this->cableDropV($supply));
+            $this->volts[$supply->id] = $this->given($supply)?->less($this->cableDropV($supply) + $this->leadDropV($supply));
         }
 
         return $this->volts[$supply->id];
@@ -563,6 +563,19 @@ final class SupplyTree
         $ohm = $this->cableOhm($supply);
 
         return $ohm === 0.0 ? 0.0 : $ohm * $this->load($supply)->peakMa / 1000;
+    }
+
+    /**
+     * What the voltages of its class do not know of: a longer lead, a weaker source. Moments are left to capacitors, and to
+     * what is said of bursts and brown-outs.
+     *
+     * @return float what that loses for as long as all that can be on is on
+     */
+    public function leadDropV(Supply $supply): float
+    {
+        $ohm = max(0.0, ($supply->sourceOhm ?? 0.0) - $this->classOf($supply)->sourceOhm);
+
+        return $ohm === 0.0 ? 0.0 : $ohm * $this->load($supply)->heldMa / 1000;
     }
 
     /** @return float ohms that a burst sees: up to the next regulator, which holds its voltage by itself */

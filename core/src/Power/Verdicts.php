@@ -36,7 +36,7 @@ final class Verdicts
     {
         $volts = $this->tree->volts($supply);
 
-        return $this->tree->feedsAt($supply) === null || $volts === null ? null : max(0.0, $volts->minV - ($supply->sourceOhm ?? $this->tree->classOf($supply)->sourceOhm) * $this->tree->load($supply)->peakMa / 1000);
+        return $this->tree->feedsAt($supply) === null || $volts === null ? null : max(0.0, $volts->minV + $this->tree->leadDropV($supply) - ($supply->sourceOhm ?? $this->tree->classOf($supply)->sourceOhm) * $this->tree->load($supply)->peakMa / 1000);
     }
 
     /** The board that it feeds starts again when everything draws at once. */

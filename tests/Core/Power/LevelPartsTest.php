@@ -35,7 +35,9 @@ final class LevelPartsTest extends CoreTestCase
         yield 'a divider that leaves too much gets other values' => ['level-too-high', $with($tooHigh, PartKind::Divider, 1_000.0, 3_300.0), ['IN1 divider 1000 1300']];
         yield 'what stands at the next wire stays' => ['level-too-high', $with($tooHigh, PartKind::Divider, 1_000.0, 3_300.0, 'IN2'), ['IN1 divider 1000 1300', 'IN2 divider 1000 3300']];
         yield 'a pull-down stays' => ['level-too-high', $with($tooHigh, PartKind::PullDown, 10_000.0), ['IN1 divider 1000 1300', 'IN1 pull-down 10000']];
-        yield 'a resistor in series stays before a divider' => ['level-too-high', $with($tooHigh, PartKind::SeriesResistor, 1_000.0), ['IN1 divider 1000 1300', 'IN1 series-resistor 1000']];
+        // 4.9 V · 1.3 / 2.52 = 2.53 V are a high; with a kilohm more 1.93 are none.
+        yield 'a resistor in series stays before a divider' => ['level-too-high', $with($tooHigh, PartKind::SeriesResistor, 220.0), ['IN1 divider 1000 1300', 'IN1 series-resistor 220']];
+        yield 'and goes where both leave too little' => ['level-too-high', $with($tooHigh, PartKind::SeriesResistor, 1_000.0), ['IN1 divider 1000 1300']];
         yield 'a divider that leaves too little goes where nothing is wanted' => ['level-too-low', $with($enough, PartKind::Divider, 1_000.0, 1_000.0), []];
         yield 'a shifter comes' => ['level-too-low', $tooLow, ['IN1 shifter']];
         yield 'and takes the place of a divider' => ['level-too-low', $with($tooLow, PartKind::Divider, 1_000.0, 1_000.0), ['IN1 shifter']];

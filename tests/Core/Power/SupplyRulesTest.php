@@ -181,6 +181,12 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'a fuse that blows for nothing' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 0.08]), ['The fuse of Feed blows when all is on']];
         yield 'a fuse that outlives the cable' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 5.0, 'cableM' => 1, 'cableMm2' => 0.5]), ['The cable of Feed burns before its fuse blows']];
 
+        yield 'a fuse twice of what a battery may give' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.0]), []];
+        yield 'a fuse that a fault never blows' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.1]), ['The fuse of Feed saves nothing']];
+        // A coil of 80 mA: 3 Ω more than its class leave 0.24 V less of 4.85; 5 Ω 0.4. The class's own are in its tolerance.
+        yield 'a lead that leaves enough' => ['supply-too-low', $fed('plug-5v-3a', ['sourceOhm' => 1.2]), []];
+        yield 'a lead that does not' => ['supply-too-low', $fed('plug-5v-3a', ['sourceOhm' => 1.4]), ['Part gets 4.74 V at the least from Feed and needs 4.75']];
+
         $sleeps = static fn (string $class, bool $sleeps): Closure => static fn (Sketch $s): Sketch => ($sleeps ? $on($s)->sleeping('n') : $on($s))->supply('b', 'n', 'alkaline-4', 'Cells')->supply('r', 'n', $class, 'Regulator', 'b', FeedsAt::FiveVolt);
         yield 'an adapter that never sleeps' => ['regulator-drains', $sleeps('regulator-adapter', true), ['Regulator takes 5 mA from Cells, asleep or not']];
         yield 'one that takes microamperes' => ['regulator-drains', $sleeps('low-drop-3v3', true), []];

@@ -128,6 +128,9 @@ final readonly class LoadFaults
             ->load('wkl-iron', 'Soldering iron', 'wk-rack-2', 'works-main', LoadKind::Resistive, 800.0, ['fuseA' => 4.0, 'fuseAt' => 'neutral', 'mm2' => 0.5])
             ->load('wkl-winch', 'Store winch', 'wk-rack-3', 'works-48', LoadKind::Motor, 150.0)
             ->load('wkl-old-string', 'Old string', 'wk-rack-4', 'works-fence', LoadKind::Capacitive, 40.0, ['use' => LoadUse::Unplugged->value])
+            // contact-above-volts
+            ->circuit('works-three', 'Three phases', ['volts' => 400.0, 'fuseA' => 16.0, 'mm2' => 2.5])
+            ->load('wkl-plane', 'Planer', 'wk-rack-2', 'works-three', LoadKind::Motor, 2_000.0)
             ->module('wk-rack-keys', 'wk-rack', 'button-pad-1', 'Key')
             ->control('wk-rack-key', 'wk-rack', 'Rack key')
             ->route('wk-rack-key', Action::Toggle, 'wk-rack-4');

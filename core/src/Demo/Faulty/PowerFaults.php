@@ -11,6 +11,7 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\ThingKind;
 
@@ -191,6 +192,15 @@ final readonly class PowerFaults
             ->control('cellar-damp', 'cellar-8', 'Damp', ControlKind::Reading, 'cellar-air', 'DATA', ['unit' => '%', 'intervalS' => 1])
             ->route('cellar-damp', Action::Follow, 'cellar-lamp')
             ->output('cellar-wish', 'cellar-8', 'Ventilate', OutputKind::Function)
+            // pull-too-strong, edge-too-slow, part-out-of-place, part-starves, contact-unheard, part-unsaid: a drawer of parts, and none where it belongs
+            ->node('cellar-24', 'Cellar 24', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')
+            ->module('cellar-cold', 'cellar-24', 'sensor-temperature', 'Cold', FedFrom::Board3V3)->wire('cellar-cold', 'DATA', 'IO4')->part('cellar-cold', 'DATA', PartKind::PullUp, ['ohms' => 47.0])
+            ->module('cellar-wet', 'cellar-24', 'sensor-soil', 'Wet', FedFrom::Board3V3)->wire('cellar-wet', 'OUT', 'IO34')->part('cellar-wet', 'OUT', PartKind::SeriesResistor, ['ohms' => 100_000.0])
+            ->part('cellar-wet', 'GND', PartKind::Capacitor)
+            ->module('cellar-glow', 'cellar-24', 'indicator-lamp', 'Glow')->wire('cellar-glow', 'LED', 'IO25')->part('cellar-glow', 'LED', PartKind::SeriesResistor, ['ohms' => 10_000.0])->part('cellar-glow', 'LED', PartKind::Divider, ['ohms' => 1_000.0, 'lowerOhms' => 2_000.0])
+            ->output('cellar-glows', 'cellar-24', 'Glow', OutputKind::Lamp, 'cellar-glow', 'LED')
+            ->module('cellar-push', 'cellar-24', 'button-pad-1', 'Push')->wire('cellar-push', 'K1', 'IO26')->part('cellar-push', 'K1', PartKind::PullDown, ['ohms' => 1_000.0])
+            ->control('cellar-pushed', 'cellar-24', 'Push', ControlKind::Button, 'cellar-push', 'K1')
             // i2c-address-shared, i2c-pulled-hard: six displays on one bus
             ->node('cellar-11', 'Cellar 11', NodeKind::Controller, 'cellar', '8bit-5v-20io')
             // ip-broker-cramped; ir-supply-differs: a resistor for five volts on three

@@ -11,6 +11,12 @@ use Rundfunk\Electrical\ContactRating;
 /** What the contact or semiconductor of an output bears of the loads on it. */
 final readonly class Contact
 {
+    /** Between the open contacts of a small power relay, and across a semiconductor relay. Data sheets of such, from memory. */
+    public const MOST_AC_V = 250.0;
+
+    /** However little flows. Data sheets of small power relays, from memory. */
+    public const MOST_DC_V = 110.0;
+
     public function __construct(public Switching $switching)
     {
     }

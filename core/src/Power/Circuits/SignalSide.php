@@ -11,7 +11,7 @@ use Rundfunk\Catalogue\ModuleLevels;
 final readonly class SignalSide
 {
     /** In series with the diode on such boards. Common practice. */
-    private const SERIES_KOHM = 1.0;
+    public const SERIES_KOHM = 1.0;
 
     /** Trade book §13: 0.1 mA does not pull in, 1.8 does. */
     public const LEAST_MA = 1.0;

@@ -26,7 +26,7 @@ final readonly class LevelParts
         $without = array_values(array_filter($levels->parts, static fn (Part $part): bool => $part->kind === PartKind::Divider || ($part->kind === PartKind::SeriesResistor && $levels->wire->terminal->seriesOhm === null)));
         if ($divider === null) {
             // A high that is enough by itself needs nothing; only what was put there spoils it.
-            $straight = $without !== [] && ! $levels->isLowTooHigh() && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
+            $straight = $without !== [] && ! $levels->isLowTooHigh() && ! $levels->holdsOn() && $levels->givesV !== null && $levels->givesV <= ($levels->mostV ?? INF) && ($levels->leastGivesV ?? 0.0) >= ($levels->takesV ?? 0.0);
 
             return new self(
                 $straight ? 'nothing between: straight' : 'level shifter, one channel',
@@ -40,7 +40,12 @@ final readonly class LevelParts
             ? [self::add($plan, $levels, PartKind::Divider, $upper, $lower)]
             : [Operation::change(Part::kind(), $old->id, $values)];
 
-        return new self('divider '.Figures::ohms($upper).' / '.Figures::ohms($lower), $operations);
+        $series = array_values(array_filter($levels->parts, static fn (Part $part): bool => $part->kind === PartKind::SeriesResistor));
+        $others = array_values(array_filter($levels->parts, static fn (Part $part): bool => $part->kind === PartKind::Divider && $part->id !== $old?->id));
+        // A small one stays before it; a large one divides once more.
+        $besides = [...($levels->bears($divider, array_sum(array_map(static fn (Part $part): float => $part->ohms ?? 0.0, $series))) ? [] : $series), ...$others];
+
+        return new self('divider '.Figures::ohms($upper).' / '.Figures::ohms($lower), [...$operations, ...array_map(self::remove(...), $besides)]);
     }
 
     /** The resistor that holds a wire up which nothing else does. */
@@ -55,6 +60,11 @@ final readonly class LevelParts
     public static function series(Plan $plan, string $moduleId, string $terminal, float $ohms): self
     {
         $part = new Part($plan->newId('part', $moduleId, $terminal, PartKind::SeriesResistor->value), $moduleId, $terminal, PartKind::SeriesResistor, $ohms);
+        foreach ($plan->having(Part::class, 'moduleId', $moduleId) as $there) {
+            if ($there->terminal === $terminal && $there->kind === PartKind::SeriesResistor) {
+                return new self('resistor in series '.Figures::ohms($ohms), [Operation::change(Part::kind(), $there->id, ['ohms' => $ohms])]);
+            }
+        }
 
         return new self('resistor in series '.Figures::ohms($ohms), [Operation::add($part)]);
     }

@@ -32,6 +32,11 @@ final readonly class PartsFor
         foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
             if (in_array($wire->module->id, $ids, true)) {
                 $now = new Wire($wire->node, $wire->board, $fed->module($wire->module->id), $wire->terminal, $wire->use, $wire->pin);
+                if ($after->partsAt($now) !== [] && ! Mending::isWanted($before, $wire) && (Mending::isWanted($after, $now) || $after->levels($now)?->isWrongAnew($before->levels($wire)) === true)) {
+                    array_push($operations, ...Mending::of($after, $now)->operations);
+
+                    continue;
+                }
                 // What was wrong before has a finding of its own, with its own fix.
                 $operations = [
                     ...$operations,
@@ -61,7 +66,7 @@ final readonly class PartsFor
             $terminal = $look->catalogue->classOf($module)->terminal($use->terminal);
             if ($board !== null && $terminal !== null) {
                 $wire = new Wire($node, $board, $module, $terminal, $use, $board->pin($use->pin));
-                $operations = [...$operations, ...self::fitting($look->plan, $wiring, $wire), ...self::wanted($look->plan, $wiring, $wire, [])];
+                $operations = [...$operations, ...Mending::of($wiring, $wire)->operations];
             }
         }
 

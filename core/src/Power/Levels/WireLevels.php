@@ -20,6 +20,9 @@ final readonly class WireLevels
     /** Through a resistor in the wire or a divider the bus is too slow beyond this. Common practice. */
     private const FAST = ['spi.sck', 'spi.mosi', 'spi.miso'];
 
+    /** Milliamperes, through the kilohm of a divider: {@see Misfits::OUTPUT_MA}. */
+    private const MOST_MA = Misfits::OUTPUT_MA;
+
     /**
      * @param  bool  $driven  the board says something by it, and does not hear
      * @param  float|null  $givesV  the highest high that is given
@@ -102,15 +105,23 @@ final readonly class WireLevels
     /** @return float|null the highest high that arrives; null where it is made to fit, or nobody can tell */
     public function arrivesV(): ?float
     {
-        return $this->givesV === null || $this->isShifted() ? null : $this->givesV * $this->shareOfHigh();
+        return $this->givesV === null ? null : $this->behindParts($this->givesV, $this->highOhm());
     }
 
-    /** What a divider leaves of a high that comes by a resistor is less than its two say. */
-    private function shareOfHigh(): float
+    /** @return float|null what is left of so many volts at the other end; null where a shifter or a transistor makes them anew */
+    private function behindParts(float $volts, float $sourceOhm): ?float
     {
-        $divider = $this->divider();
+        if ($this->isShifted()) {
+            return null;
+        }
+        // One in a line that goes both ways divides nothing.
+        if ($this->wire->terminal->goesBothWays()) {
+            return $volts;
+        }
+        $between = Between::of($this->parts);
+        $railV = $this->supplyV ?? $this->wire->board->logicV;
 
-        return $divider?->ohms === null || $divider->lowerOhms === null ? $divider?->share() ?? 1.0 : $divider->lowerOhms / ($this->highOhm() + $divider->ohms + $divider->lowerOhms);
+        return $this->driven ? $between->atTerminalV($volts, $railV) : $between->atPinV($volts, $sourceOhm, $railV);
     }
 
     private function highOhm(): float
@@ -121,7 +132,7 @@ final readonly class WireLevels
     /** @return float|null the lowest high that arrives */
     public function leastArrivesV(): ?float
     {
-        return $this->leastGivesV === null || $this->isShifted() ? null : $this->leastGivesV * $this->shareOfHigh();
+        return $this->leastGivesV === null ? null : $this->behindParts($this->leastGivesV, $this->highOhm());
     }
 
     public function isTooHigh(): bool
@@ -141,7 +152,7 @@ final readonly class WireLevels
     /** @return float|null the highest low that arrives; null where it is made to fit, or nobody can tell */
     public function lowArrivesV(): ?float
     {
-        return $this->givesLowV === null || $this->isShifted() ? null : $this->givesLowV * ($this->divider()?->share() ?? 1.0);
+        return $this->givesLowV === null ? null : $this->behindParts($this->givesLowV, 0.0);
     }
 
     public function isLowTooHigh(): bool
@@ -186,6 +197,18 @@ final readonly class WireLevels
     }
 
     /**
+     * A divider leaves enough of a high with so many ohms more in the wire.
+     *
+     * @param  array{float, float}  $divider  upper and lower, ohms
+     */
+    public function bears(array $divider, float $seriesOhm): bool
+    {
+        $share = $divider[1] / ($this->highOhm() + $seriesOhm + array_sum($divider));
+
+        return $this->takesV === null || ($this->leastGivesV ?? $this->givesV ?? 0.0) * $share >= $this->takesV - 1e-6;
+    }
+
+    /**
      * The two resistors that bring the given high to the other end's own high, or as near below it as a drawer of E24 allows.
      *
      * @return array{float, float}|null upper and lower, ohms; null where none is right
@@ -199,11 +222,13 @@ final readonly class WireLevels
         if ($wantsV <= 0.0 || $this->givesV <= $wantsV) {
             return null;
         }
-        $above = 1_000 + $this->highOhm();
+        // What gives the signal has no more for it than that.
+        $upperOhm = $this->driven || $this->givesV - $wantsV <= self::MOST_MA ? 1_000.0 : 10_000.0;
+        $above = $upperOhm + $this->highOhm();
         $lowerOhm = ESeries::E24->down($above * $wantsV / ($this->givesV - $wantsV) + 1e-6);
         $share = $lowerOhm / ($above + $lowerOhm);
         $fits = $this->givesV * $share <= $this->mostV + 1e-6 && ($this->takesV === null || ($this->leastGivesV ?? $this->givesV) * $share >= $this->takesV - 1e-6);
 
-        return $fits ? [1_000.0, $lowerOhm] : null;
+        return $fits ? [$upperOhm, $lowerOhm] : null;
     }
 }

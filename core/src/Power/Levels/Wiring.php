@@ -9,11 +9,14 @@ use Rundfunk\Catalogue\InputKind;
 use Rundfunk\Check\Wire;
 use Rundfunk\Electrical\BaseResistor;
 use Rundfunk\Plan\Module;
+use Rundfunk\Plan\Operation;
+use Rundfunk\Plan\OperationKind;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Power\Circuits\SignalSide;
 use Rundfunk\Power\SupplyTree;
+use Rundfunk\Shape\Values;
 use WeakMap;
 
 /** What is at the ends of a plan's wires, and what stands between. */
@@ -22,13 +25,19 @@ final readonly class Wiring
     /** What the base of a bipolar transistor keeps for itself. */
     private const BASE_V = 0.7;
 
+    /** Of its supply, up to which logic takes a low for one: the least of what the catalogue has. */
+    private const LOW_SHARE = 0.2;
+
+    /** Less than this share of the resistor that a wire wants is none. */
+    private const AS_NONE = 0.2;
+
     /** Before the base of a module's own transistor. Common practice. */
     private const BASE_KOHM = 1.0;
 
     /** @var WeakMap<Wire, array{WireLevels|null}> worked out once: four rules ask of every wire */
     private WeakMap $levels;
 
-    public function __construct(private Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
+    public function __construct(public Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
     {
         $this->levels = new WeakMap;
     }
@@ -48,6 +57,36 @@ final readonly class Wiring
         return WireLevels::of($wire, $this->catalogue->classOf($wire->module), $this->tree->signalVoltsOf($wire->module)?->nominalV, $this->plan->partsOf($wire->module));
     }
 
+    /** How slowly a wire goes from one level to the other. */
+    public function edge(Wire $wire): Edge
+    {
+        $class = $this->catalogue->classOf($wire->module);
+
+        return Edge::of($wire, Between::of($this->partsAt($wire)), $class->levels->outHighOhm ?? 0.0, $class->switches?->input);
+    }
+
+    /** As it would be, were one part not there. */
+    public function without(Part $part): self
+    {
+        return $this->after(Operation::remove(Part::kind(), $part->id));
+    }
+
+    /** As it would be after changes of parts. */
+    public function after(Operation ...$operations): self
+    {
+        $draft = $this->plan->draft();
+        foreach ($operations as $operation) {
+            $part = $draft->find(Part::kind(), $operation->id);
+            match (true) {
+                $part === null => $draft->put(Part::from(new Values([...$operation->values, 'id' => $operation->id]))),
+                $operation->op === OperationKind::Remove => $draft->drop($part),
+                default => $draft->change($part, $operation->values),
+            };
+        }
+
+        return new self($draft->plan(), $this->catalogue, $this->tree);
+    }
+
     /** @return float|null ohms of the pull-up that a wire wants and lacks; null where it lacks none */
     public function missingPullUpOhm(Wire $wire): ?float
     {
@@ -64,7 +103,7 @@ final readonly class Wiring
     {
         $wants = $wire->terminal->seriesOhm;
 
-        return $wants === null || $this->has($wire, PartKind::SeriesResistor, PartKind::Divider) ? null : (float) $wants;
+        return $wants === null || Between::of($this->partsAt($wire))->seriesOhm >= self::AS_NONE * $wants ? null : (float) $wants;
     }
 
     public function feedTerminal(Module $module): ?string
@@ -161,5 +200,71 @@ final readonly class Wiring
         };
 
         return $volts === null || $ohms <= 0.0 ? null : $volts / $ohms * 1000;
+    }
+
+    /** @return float volts to which a pull-up at the wire pulls: what feeds the signal side of its module, or the board's own for one that nothing feeds */
+    public function railV(Wire $wire): float
+    {
+        return $this->tree->signalVoltsOf($wire->module)->nominalV ?? $wire->board->logicV;
+    }
+
+    /** @return float|null milliamperes that a part asks of what gives the board its signal by this wire; null for a part that asks for none */
+    public function askedMa(Wire $wire, Part $part): ?float
+    {
+        $highV = $wire->terminal->contact || $wire->terminal->pullUpOhm !== null ? null : $this->catalogue->classOf($wire->module)->levels?->outHighV($this->tree->signalVoltsOf($wire->module)?->nominalV);
+        $ohms = ($part->ohms ?? 0.0) + ($part->kind === PartKind::Divider ? $part->lowerOhms ?? 0.0 : 0.0);
+        $volts = match ($part->kind) {
+            PartKind::PullUp => $this->railV($wire),
+            PartKind::PullDown, PartKind::Divider => $highV,
+            default => null,
+        };
+
+        // The module brings its own to an I²C bus, side by side with it; those of all others are summed by a rule of the bus.
+        $ownOhm = $part->kind === PartKind::PullUp && str_starts_with($wire->terminal->needs, 'i2c.') ? $this->catalogue->classOf($wire->module)->i2cPullUpOhm : null;
+
+        return $volts === null || $part->ohms === null || $ohms <= 0.0 ? null : $volts / $ohms * 1000 + ($ownOhm === null ? 0.0 : $volts / $ownOhm * 1000);
+    }
+
+    /** @return float volts at the pin of a wire from a bare contact to ground */
+    public function contactV(Wire $wire, bool $closed): float
+    {
+        $insideOhm = $wire->pin?->hasPullUp === true ? $wire->pin->pullUpOhm ?? Edge::INSIDE_OHM : null;
+
+        return Between::of($this->partsAt($wire))->atPinOfContactV($closed, $wire->board->logicV, $insideOhm);
+    }
+
+    /** What stands in a line that goes both ways is so large beside what holds it high that a low does not pass. */
+    public function stopsLows(Wire $wire): bool
+    {
+        $between = Between::of($this->partsAt($wire));
+
+        return $wire->terminal->goesBothWays() && $between->upOhm !== null && $between->seriesOhm / ($between->seriesOhm + $between->upOhm) > self::LOW_SHARE;
+    }
+
+    /** @return float|null milliamperes that what is at a driven wire lives on, or that light its coupler; null for an input that takes next to none */
+    public function wantedMa(Wire $wire): ?float
+    {
+        $levels = $this->catalogue->classOf($wire->module)->levels;
+        if (! $wire->terminal->isDriven()) {
+            return null;
+        }
+
+        return $levels?->ledDropV === null ? self::livesOnMa($wire) : SignalSide::milliamperes($this->railV($wire), $wire->board, $levels);
+    }
+
+    /** @return float what is left of that behind the resistors in the wire */
+    public function gottenMa(Wire $wire, float $wantsMa): float
+    {
+        $seriesOhm = Between::of($this->partsAt($wire))->seriesOhm;
+        if ($seriesOhm <= 0.0) {
+            return $wantsMa;
+        }
+        $ownOhm = match (true) {
+            $this->catalogue->classOf($wire->module)->levels?->ledDropV !== null => SignalSide::SERIES_KOHM * 1000,
+            $wire->terminal->diodeOhm !== null => (float) $wire->terminal->diodeOhm,
+            default => $wire->board->levels->highOutV / $wantsMa * 1000,
+        };
+
+        return $wantsMa * $ownOhm / ($ownOhm + $seriesOhm);
     }
 }

@@ -20,6 +20,9 @@ use Rundfunk\Power\SupplyTree;
 #[Finds('fuse-unfit', WorkStep::PinsAndPower)]
 final readonly class FuseUnfit implements SupplyRule
 {
+    /** A fuse may hold at so many times what may be drawn. Common practice. */
+    private const ABOVE_LIMIT = 2.0;
+
     public function check(Supply $supply, Look $look): iterable
     {
         $tree = SupplyTree::in($look);
@@ -29,12 +32,26 @@ final readonly class FuseUnfit implements SupplyRule
         $leastA = Fuses::ABOVE_LOAD * $tree->load($supply)->peakMa / 1000;
         $cableA = $supply->cableMm2 === null ? null : Fuses::cordA($supply->cableMm2);
         $small = $supply->fuseA < $leastA - 1e-6;
-        if (! $small && ($cableA === null || $supply->fuseA <= $cableA + 1e-6)) {
+        $limitA = $tree->classOf($supply)->fused ? ($tree->limitMa($supply) ?? INF) / 1000 : null;
+        $outlivesCable = $cableA !== null && $supply->fuseA > $cableA + 1e-6;
+        $outlivesIt = $limitA !== null && $supply->fuseA > self::ABOVE_LIMIT * $limitA + 1e-6;
+        if (! $small && ! $outlivesCable && ! $outlivesIt) {
             return [];
         }
         $right = Fuses::between($tree->load($supply)->peakMa / 1000, $supply->cableMm2);
         $fix = $right === null ? null : Fix::change('Take a fuse of '.Figures::significant($right).' A', $supply, ['fuseA' => $right]);
         $fuse = Figures::significant($supply->fuseA);
+
+        if (! $small && ! $outlivesCable) {
+            return [Finding::warning(
+                "The fuse of {$supply->name} saves nothing",
+                At::supply($look, $supply, 'fuseA'),
+                "It holds at {$fuse} A, and no more than ".Figures::significant((float) $limitA).' A may be drawn: a fault that takes less goes on for as long as the battery lasts.',
+                'A fuse by what is drawn, and by the thinnest wire behind it.',
+                $fix,
+                numbers: ['fuse_a' => $supply->fuseA, 'most_a' => self::ABOVE_LIMIT * (float) $limitA],
+            )];
+        }
 
         return [$small
             ? Finding::warning("The fuse of {$supply->name} blows when all is on", At::supply($look, $supply, 'fuseA'), "{$fuse} A are less than 1.25 times the ".Figures::significant($tree->load($supply)->peakMa).' mA that are drawn at most.', 'The next larger fuse that the cable stands.', $fix, numbers: ['fuse_a' => $supply->fuseA, 'least_a' => round($leastA, 3)])

@@ -155,6 +155,11 @@ final class LoadFiguresTest extends CoreTestCase
         yield 'and a little more' => ['contact-breaks-dc', $direct(39.0, 4.41), [[['volts' => 39.0, 'dc_v' => 30.0], null]]];
         yield 'from 48 V on a tenth' => ['contact-breaks-dc', $direct(48.0, 0.8), []];
         yield 'no more than that' => ['contact-breaks-dc', $direct(48.0, 0.81), [[['volts' => 48.0, 'dc_v' => 30.0], null]]];
+        yield 'next to nothing of 110 V' => ['contact-breaks-dc', $direct(110.0, 0.01), []];
+        yield 'next to nothing of more' => ['contact-breaks-dc', $direct(111.0, 0.01), [[['volts' => 111.0, 'dc_v' => 30.0], null]]];
+        yield 'the mains' => ['contact-above-volts', $on('relay-bank-2-high', ['volts' => 250.0], $lamp), []];
+        yield 'two phases of it' => ['contact-above-volts', $on('relay-bank-2-high', ['volts' => 400.0], $lamp), [[['volts' => 400.0, 'most_v' => 250.0], null]]];
+        yield 'two phases on a triac' => ['contact-above-volts', $on('solid-state-bank-2', ['volts' => 400.0], $lamp), [[['volts' => 400.0, 'most_v' => 250.0], null]]];
     }
 
     /** @return iterable<string, array{string, Closure(Sketch): Sketch, list<array{array<string, float|int|null>, string|null}>}> */

@@ -21,6 +21,7 @@ final readonly class CircuitRules
             new CircuitOverloaded,
             new CircuitUnfused,
             new CircuitsUnbalanced,
+            new ContactAboveVolts,
             new ContactBreaksDc,
             new ContactJoinsCircuits,
             new ContactOverloaded,

@@ -31,7 +31,7 @@ final readonly class ContactBreaksDc implements OutputRule
                 continue;
             }
             // Above what is printed a contact bears a tenth: as long as that is not too much it is no fault.
-            if ($switching->by->isContact() && ($drawn->amperes ?? 0.0) <= (new Contact($switching))->mostA($drawn) + 1e-9) {
+            if ($switching->by->isContact() && $drawn->volts <= Contact::MOST_DC_V + 1e-9 && ($drawn->amperes ?? 0.0) <= (new Contact($switching))->mostA($drawn) + 1e-9) {
                 continue;
             }
 

@@ -6,8 +6,8 @@ namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
-use Rundfunk\Power\Levels\LevelParts;
-use Rundfunk\Power\Levels\WireLevels;
+use Rundfunk\Check\Wire;
+use Rundfunk\Power\Levels\Mending;
 use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
@@ -19,11 +19,11 @@ abstract readonly class LevelRule
         return $look->once(Wiring::class, static fn (): Wiring => new Wiring($look->plan, $look->catalogue, SupplyTree::in($look)));
     }
 
-    /** Puts right what stands between the ends. */
-    protected static function fix(Look $look, WireLevels $levels): Fix
+    /** Puts right what stands in a wire; null where there is nothing to be done to it. */
+    protected static function mend(Look $look, Wire $wire): ?Fix
     {
-        $parts = LevelParts::fitting($look->plan, $levels);
+        $mending = Mending::of(self::wiring($look), $wire);
 
-        return new Fix('Put there: '.$parts->words, ...$parts->operations);
+        return $mending->operations === [] ? null : new Fix($mending->label, ...$mending->operations);
     }
 }

@@ -31,7 +31,7 @@ final readonly class LevelTooHigh extends LevelRule implements WireRule
             $wire->at(),
             'It works for a while, and the pin or the part is lost later.'.($levels->divider() === null ? '' : ' The divider that is there leaves too much.'),
             $levels->driven ? 'A divider or a level shifter between, or a board of lower voltage.' : "Feed {$wire->module->name} with the board's own voltage, or put a divider or a level shifter between.",
-            self::fix($look, $levels),
+            self::mend($look, $wire),
             numbers: ['arrives_v' => round((float) $levels->arrivesV(), 3), 'most_v' => $levels->mostV],
         )];
     }

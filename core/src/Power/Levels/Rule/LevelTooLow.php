@@ -33,8 +33,8 @@ final readonly class LevelTooLow extends LevelRule implements WireRule
         $numbers = ['arrives_v' => round($arrivesV, 3), 'takes_v' => round($takesV, 3)];
 
         return [$takesV - $arrivesV <= self::ON_PAPER * $takesV
-            ? Finding::advice($title, $wire->at(), 'It mostly works on the bench, and fails in the cold or on another board.', 'A level shifter, or a board of the same voltage.', self::fix($look, $levels), $numbers)
-            : Finding::fault($title, $wire->at(), 'It is read as low, or as now this and now that.', 'Other resistors, a level shifter, or a board of the same voltage.', self::fix($look, $levels), $numbers),
+            ? Finding::advice($title, $wire->at(), 'It mostly works on the bench, and fails in the cold or on another board.', 'A level shifter, or a board of the same voltage.', self::mend($look, $wire), $numbers)
+            : Finding::fault($title, $wire->at(), 'It is read as low, or as now this and now that.', 'Other resistors, a level shifter, or a board of the same voltage.', self::mend($look, $wire), $numbers),
         ];
     }
 }

@@ -30,7 +30,7 @@ final readonly class LowTooHigh extends LevelRule implements WireRule
             $wire->at(),
             'It is read as high, or as now this and now that: what should be off stays on.',
             'A level shifter between, or parts of one voltage.',
-            self::fix($look, $levels),
+            self::mend($look, $wire),
             numbers: ['arrives_v' => round((float) $levels->lowArrivesV(), 3), 'takes_v' => round((float) $levels->takesLowV, 3)],
         )];
     }

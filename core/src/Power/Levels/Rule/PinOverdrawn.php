@@ -48,7 +48,7 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
                 yield self::finding(
                     $wire, "The {$part->kind->words()} at {$wire->module->name} {$wire->terminal->name} takes ".Figures::significant(round($takesMa)).' mA', $takesMa,
                     $part->kind === PartKind::Divider ? 'Both resistors larger, in the same proportion.' : 'A larger resistor.',
-                    $values === null ? null : Fix::change('Take '.implode(' and ', array_map(Figures::ohms(...), $values)), $part, $values),
+                    $values === null ? self::mend($look, $wire) : Fix::change('Take '.implode(' and ', array_map(Figures::ohms(...), $values)), $part, $values),
                     [$wire->use->id, $part->id],
                 );
             }

@@ -6,13 +6,11 @@ namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Power\Levels\LevelParts;
 
 /** A wire that nothing holds high. */
 #[Finds('pull-up-missing', WorkStep::PinsAndPower)]
@@ -24,7 +22,6 @@ final readonly class PullUpMissing extends LevelRule implements WireRule
         if ($ohms === null) {
             return [];
         }
-        $part = LevelParts::pullUp($look->plan, $wire->module->id, $wire->terminal->name, $ohms);
 
         return [Finding::warning(
             "Nothing holds {$wire->module->name} {$wire->terminal->name} of {$wire->node->name} high",
@@ -33,7 +30,7 @@ final readonly class PullUpMissing extends LevelRule implements WireRule
                 ? "{$wire->use->pin} has no pull-up of its own: an open contact reads now this and now that, and a hand near the wire presses the key."
                 : 'It is pulled low and let go, never driven high: without a resistor there are no readings, or wrong ones.',
             Figures::ohms($ohms).' to the supply of '.($wire->terminal->contact ? 'the board.' : "{$wire->module->name}."),
-            new Fix("Put there: {$part->words}", ...$part->operations),
+            self::mend($look, $wire),
             numbers: ['ohms' => $ohms],
         )];
     }

@@ -29,7 +29,7 @@ final readonly class RelayHolds extends LevelRule implements WireRule
             $wire->at(),
             'The input is a light between the module\'s supply and the pin. With an indicator in series it goes out below 3 V; without one it stays on from 1.2.',
             'A level shifter or a transistor between, or a module that switches on high.',
-            self::fix($look, $levels),
+            self::mend($look, $wire),
             numbers: ['left_v' => round((float) $levels->leftAcrossLedV(), 3)],
         )];
     }

@@ -6,13 +6,11 @@ namespace Rundfunk\Power\Levels\Rule;
 
 use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
-use Rundfunk\Check\Fix;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
-use Rundfunk\Power\Levels\LevelParts;
 use Rundfunk\Power\Levels\Wanted;
 
 /** A wire without the resistor that it wants in it: a gate, the data line of a strip. */
@@ -25,14 +23,13 @@ final readonly class SeriesMissing extends LevelRule implements WireRule
         if ($ohms === null) {
             return [];
         }
-        $part = LevelParts::series($look->plan, $wire->module->id, $wire->terminal->name, $ohms);
 
         return [Finding::advice(
             "{$wire->module->name} {$wire->terminal->name} of {$wire->node->name} hangs on its pin without a resistor",
             $wire->at(),
             Wanted::whySeries($wire),
             Figures::ohms($ohms).' in the wire, close to the end that drives it.',
-            new Fix("Put there: {$part->words}", ...$part->operations),
+            self::mend($look, $wire),
             numbers: ['ohms' => $ohms],
         )];
     }

@@ -13,11 +13,14 @@ use Rundfunk\Figures;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
+use Rundfunk\Plan\Part;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Burst;
 use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\Mending;
 use Rundfunk\Power\Levels\Wanted;
+use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
@@ -49,19 +52,36 @@ final readonly class PartStep implements Step
     {
         $spot = Spot::of($wire->module, "{$wire->node->name}, {$wire->module->name}", $wire->terminal->name);
         $levels = $wiring->levels($wire);
-        if ($levels !== null && $levels->isWrong()) {
+        $why = $levels === null ? null : self::why($levels);
+        $there = $wiring->partsAt($wire);
+        if ($there !== []) {
+            // What is there and what is wanted besides must go together.
+            $mending = Mending::of($wiring, $wire);
+            if ($mending->operations !== []) {
+                yield new Proposal($this->stage(), $spot, "Between {$wire->node->name} and {$wire->module->name} {$wire->terminal->name}", implode(', ', array_map(static fn (Part $part): string => $part->kind->words(), $there)), $mending->words, $why ?? 'With no more than what is there it does not work as it should.', $mending->operations);
+            }
+
+            return;
+        }
+        if ($levels !== null && $why !== null) {
             $parts = LevelParts::fitting($plan, $levels);
-            $why = match (true) {
-                $levels->isTooHigh() => Figures::significant((float) $levels->arrivesV()).' V would go into an input that stands '.Figures::significant((float) $levels->mostV).'.',
-                $levels->isTooLow() => Figures::significant((float) $levels->leastArrivesV()).' V are below the '.Figures::significant((float) $levels->takesV).' V that it takes for high.',
-                $levels->isLowTooHigh() => 'A low of '.Figures::significant((float) $levels->lowArrivesV()).' V is above the '.Figures::significant((float) $levels->takesLowV).' V up to which it takes one for low.',
-                default => 'A high would leave '.Figures::significant((float) $levels->leftAcrossLedV()).' V across its input: enough to hold it on.',
-            };
             yield new Proposal($this->stage(), $spot, "Between {$wire->node->name} and {$wire->module->name} {$wire->terminal->name}", null, "{$parts->words} (buy)", $why, $parts->operations);
         }
         foreach (Wanted::at($plan, $wiring, $wire) as $wanted) {
             yield new Proposal($this->stage(), $spot, "{$wanted->name} of {$wire->node->name} · {$wire->module->name} {$wire->terminal->name}", null, "{$wanted->parts->words} (buy)", $wanted->why, $wanted->parts->operations);
         }
+    }
+
+    /** @return string|null what is wrong with the levels of a wire; null where they fit */
+    private static function why(WireLevels $levels): ?string
+    {
+        return match (true) {
+            $levels->isTooHigh() => Figures::significant((float) $levels->arrivesV()).' V would go into an input that stands '.Figures::significant((float) $levels->mostV).'.',
+            $levels->isTooLow() => Figures::significant((float) $levels->leastArrivesV()).' V are below the '.Figures::significant((float) $levels->takesV).' V that it takes for high.',
+            $levels->isLowTooHigh() => 'A low of '.Figures::significant((float) $levels->lowArrivesV()).' V is above the '.Figures::significant((float) $levels->takesLowV).' V up to which it takes one for low.',
+            $levels->holdsOn() => 'A high would leave '.Figures::significant((float) $levels->leftAcrossLedV()).' V across its input: enough to hold it on.',
+            default => null,
+        };
     }
 
     /** @return iterable<Proposal> */

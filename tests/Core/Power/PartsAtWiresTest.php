@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Power;
+
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
+use Rundfunk\Demo\Sketch;
+use Rundfunk\Edit\Editor;
+use Rundfunk\Plan\ControlKind;
+use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
+use Rundfunk\Plan\Part;
+use Rundfunk\Plan\PartKind;
+use Tests\Core\CoreTestCase;
+
+/** A row a part that somebody put into a wire, and what is said of it. Worked by hand; what ends bear and how quick they must be: common practice, and data sheets from memory. */
+final class PartsAtWiresTest extends CoreTestCase
+{
+    private const RULES = ['pull-too-strong', 'edge-too-slow', 'part-out-of-place', 'part-starves', 'contact-unheard', 'pin-overdrawn', 'level-too-high', 'level-too-low', 'low-too-high', 'relay-holds', 'pull-up-missing', 'series-missing'];
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, array<string, string>}> plan, titles by rule */
+    public static function cases(): iterable
+    {
+        $wired = static fn (string $board, string $class, FedFrom|string|null $supply, string $terminal, string $pin): Closure => static fn (Sketch $s): Sketch => $s
+            ->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $supply)->wire('m', $terminal, $pin);
+        $with = static fn (Closure $sketch, string $terminal, PartKind $kind, ?float $ohms = null, ?float $lower = null, ?float $uf = null): Closure => static fn (Sketch $s): Sketch => $sketch($s)->part('m', $terminal, $kind, ['ohms' => $ohms, 'lowerOhms' => $lower, 'microfarads' => $uf]);
+
+        // A sensor on one wire: 3.3 V / 4.7 kΩ = 0.7 mA; / 820 Ω = 4.02; / 0.5 Ω = 6.6 A.
+        $sensor = $wired('wifi-3v3-26io', 'sensor-temperature', FedFrom::Board3V3, 'DATA', 'IO4');
+        $pulled = static fn (float $ohms): Closure => $with($sensor, 'DATA', PartKind::PullUp, $ohms);
+        yield 'the pull-up it wants' => [$pulled(4_700.0), []];
+        yield 'one that it can just pull low' => [$pulled(825.0), []];
+        yield 'one that it can not' => [$pulled(820.0), ['pull-too-strong' => 'The pull-up resistor at Part DATA of N asks for 4.02 mA']];
+        yield 'next to a wire' => [$pulled(0.5), ['pull-too-strong' => 'The pull-up resistor at Part DATA of N asks for 6600 mA']];
+        // 50 pF: 1 µs is 20 kΩ.
+        yield 'one that is quick enough' => [$pulled(20_000.0), []];
+        yield 'one that is not' => [$pulled(22_000.0), ['edge-too-slow' => 'The edges of Part DATA of N take 1.1 µs']];
+        yield 'two of the right size, side by side' => [$with($pulled(9_400.0), 'DATA', PartKind::Capacitor), []];
+        yield 'a low behind a resistor' => [$with($pulled(4_700.0), 'DATA', PartKind::SeriesResistor, 2_200.0), ['part-out-of-place' => 'Resistor in series in the wrong place: Part DATA of N']];
+        yield 'a small one in the wire' => [$with($pulled(4_700.0), 'DATA', PartKind::SeriesResistor, 100.0), []];
+        yield 'held high and pulled low at once' => [$with($pulled(4_700.0), 'DATA', PartKind::PullDown, 10_000.0), ['part-out-of-place' => 'Pull-down resistor in the wrong place: Part DATA of N']];
+        yield 'divided one way, lost the other' => [$with($pulled(4_700.0), 'DATA', PartKind::Divider, 1_000.0, 2_000.0), ['part-out-of-place' => 'Divider in the wrong place: Part DATA of N']];
+        yield 'a transistor against the stream' => [$with($pulled(4_700.0), 'DATA', PartKind::Driver, 10_000.0), ['part-out-of-place' => 'NPN transistor in the wrong place: Part DATA of N']];
+
+        // A key: 3.3 V / 66 Ω = 50 mA. In the pin are about 35 kΩ: 8.2 kΩ in the wire leave 0.63 V of 3.3, 15 kΩ 0.99, and low is up to 0.83.
+        $key = $wired('wifi-3v3-26io', 'button-pad-1', null, 'K1', 'IO25');
+        yield 'a key that bears its pull-up' => [$with($key, 'K1', PartKind::PullUp, 66.0), []];
+        yield 'a key that burns' => [$with($key, 'K1', PartKind::PullUp, 65.0), ['pull-too-strong' => 'The pull-up resistor at Part K1 of N asks for 50.8 mA']];
+        yield 'a key behind a resistor' => [$with($key, 'K1', PartKind::SeriesResistor, 8_200.0), []];
+        yield 'a key that nobody hears pressed' => [$with($key, 'K1', PartKind::SeriesResistor, 15_000.0), ['contact-unheard' => 'IO25 of N does not hear Part K1']];
+        yield 'a key that nobody hears let go' => [$with($key, 'K1', PartKind::PullDown, 10_000.0), ['contact-unheard' => 'IO25 of N does not hear Part K1']];
+        yield 'a key with a capacitor against bouncing' => [$with($key, 'K1', PartKind::Capacitor, null, null, 0.1), []];
+        yield 'a key with the wrong one' => [$with($key, 'K1', PartKind::Capacitor, null, null, 470.0), ['edge-too-slow' => 'The edges of Part K1 of N take 16.5 s']];
+
+        // A gate of 1.5 nF: 10 µs is 6.67 kΩ; a tenth of the hundred that it wants is none.
+        $gate = static fn (Sketch $s): Sketch => $wired('wifi-3v3-26io', 'transistor-2v5', null, 'GATE', 'IO25')($s)->output('o', 'n', 'Pump', OutputKind::Pwm, 'm', 'GATE');
+        yield 'the resistor before a gate' => [$with($gate, 'GATE', PartKind::SeriesResistor, 100.0), []];
+        yield 'a large one' => [$with($gate, 'GATE', PartKind::SeriesResistor, 6_600.0), []];
+        yield 'a larger one' => [$with($gate, 'GATE', PartKind::SeriesResistor, 6_800.0), ['edge-too-slow' => 'The edges of Part GATE of N take 10.2 µs']];
+        yield 'as good as none' => [$with($gate, 'GATE', PartKind::SeriesResistor, 10.0), ['series-missing' => 'Part GATE of N hangs on its pin without a resistor']];
+        // 100 kΩ in the wire and 10 kΩ down leave an eleventh of a high.
+        yield 'a high that a pull-down eats' => [$with($with($gate, 'GATE', PartKind::SeriesResistor, 5_600.0), 'GATE', PartKind::PullDown, 1_000.0), ['level-too-low' => 'A high of 0.485 V from N is below the 2.5 V that Part GATE takes for one']];
+        yield 'a transistor before a gate that nothing pulls up' => [$with($with($gate, 'GATE', PartKind::SeriesResistor, 100.0), 'GATE', PartKind::Driver, 10_000.0), ['part-out-of-place' => 'NPN transistor in the wrong place: Part GATE of N']];
+
+        // A buzzer of 30 mA by a transistor: (2.64 - 0.7) V / 1.8 kΩ = 1.08 mA, and a thirtieth is 1; 2 kΩ give 0.97.
+        $buzz = static fn (Sketch $s): Sketch => $wired('wifi-3v3-26io', 'buzzer', null, 'SIG', 'IO25')($s)->output('o', 'n', 'Beep', OutputKind::Tone, 'm', 'SIG');
+        yield 'a base that gets enough' => [$with($buzz, 'SIG', PartKind::Driver, 1_800.0), []];
+        yield 'a base that does not' => [$with($buzz, 'SIG', PartKind::Driver, 2_000.0), ['part-starves' => 'The base of the transistor at Part SIG of N gets 0.97 mA']];
+        // A lamp of 1 kΩ: two more leave a third of it.
+        $lamp = static fn (Sketch $s): Sketch => $wired('wifi-3v3-26io', 'indicator-lamp', null, 'LED', 'IO25')($s)->output('o', 'n', 'Lamp', OutputKind::Lamp, 'm', 'LED');
+        yield 'a lamp that is dim' => [$with($lamp, 'LED', PartKind::SeriesResistor, 2_000.0), []];
+        yield 'a lamp that is dark' => [$with($lamp, 'LED', PartKind::SeriesResistor, 2_200.0), ['part-starves' => 'Part LED of N gets 0.438 mA of the 1.4 that it lives on']];
+        yield 'nothing to be divided' => [$with($lamp, 'LED', PartKind::Divider, 100.0, 10_000.0), ['part-out-of-place' => 'Divider in the wrong place: Part LED of N']];
+
+        // A voltage between: a converter's sampling capacitor is full in time behind 10 kΩ.
+        $soil = $wired('wifi-3v3-26io', 'sensor-soil', FedFrom::Board3V3, 'OUT', 'IO34');
+        yield 'a voltage behind 10 kΩ' => [$with($soil, 'OUT', PartKind::SeriesResistor, 10_000.0), []];
+        yield 'a voltage behind more' => [$with($soil, 'OUT', PartKind::SeriesResistor, 11_000.0), ['edge-too-slow' => 'Part OUT of N hangs behind 11 kΩ']];
+        yield 'a voltage by a shifter' => [$with($soil, 'OUT', PartKind::Shifter), ['part-out-of-place' => 'Level shifter in the wrong place: Part OUT of N']];
+
+        // What a three-pin infrared receiver holds high it holds by 30 kΩ: a divider of 1k and 2k leaves 0.3 V of it.
+        $eye = $wired('wifi-3v3-26io', 'infrared-receiver', FedFrom::Board5V, 'OUT', 'IO25');
+        yield 'an eye by the divider of all others' => [$with($eye, 'OUT', PartKind::Divider, 1_000.0, 2_000.0), ['level-too-low' => 'A high of 0.297 V from Part OUT is below the 2.48 V that N takes for one']];
+        yield 'an eye by one that it can lift' => [$with($eye, 'OUT', PartKind::Divider, 1_000.0, 56_000.0), []];
+        yield 'an eye that is pulled down' => [$with($wired('wifi-3v3-26io', 'infrared-receiver', FedFrom::Board3V3, 'OUT', 'IO25'), 'OUT', PartKind::PullDown, 10_000.0), ['level-too-low' => 'A high of 0.8 V from Part OUT is below the 2.48 V that N takes for one']];
+
+        // Five volts through ten kilohms into a pin that stands 3.6, each time it is let go.
+        yield 'a pin pulled above what it stands' => [$with($wired('wifi-3v3-26io', 'relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::PullUp, 10_000.0), ['part-out-of-place' => 'Pull-up resistor in the wrong place: Part IN1 of N']];
+        // A clock of 8 MHz: 20 ns are 400 Ω.
+        $radio = $wired('wifi-3v3-26io', 'packet-radio-plain', FedFrom::Board3V3, 'SCK', 'IO18');
+        yield 'a clock behind 390 Ω' => [$with($radio, 'SCK', PartKind::SeriesResistor, 390.0), []];
+        yield 'a clock behind 430 Ω' => [$with($radio, 'SCK', PartKind::SeriesResistor, 430.0), ['edge-too-slow' => 'The edges of Part SCK of N take 21.5 ns']];
+    }
+
+    /**
+     * @param  Closure(Sketch): Sketch  $draw
+     * @param  array<string, string>  $titles
+     */
+    #[DataProvider('cases')]
+    public function test_a_part_is_judged_by_what_it_does_to_its_wire(Closure $draw, array $titles): void
+    {
+        $plan = $draw(self::sketch())->plan();
+        $said = [];
+        foreach (self::RULES as $rule) {
+            foreach (self::found($plan, $rule) as $finding) {
+                $said[$rule] = $finding->title;
+                self::assertNotNull($finding->fix);
+                $after = (new Editor(self::knowledge()))->apply($plan, $finding->fix->operations)->plan;
+                foreach (self::RULES as $any) {
+                    self::assertSame([], self::found($after, $any), "\"{$finding->fix->label}\" leaves {$any}");
+                }
+            }
+        }
+        self::assertSame($titles, $said);
+        $assigned = self::assigner()->assign($plan)->plan;
+        foreach (self::RULES as $rule) {
+            self::assertSame([], self::found($assigned, $rule), "Assign leaves {$rule}");
+        }
+    }
+
+    public function test_what_is_put_right_stays_the_same_part(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', 'sensor-temperature', 'Part', FedFrom::Board3V3)->wire('m', 'DATA', 'IO4')
+            ->part('m', 'DATA', PartKind::PullUp, ['ohms' => 0.5, 'owned' => true]);
+        $plan = $sketch->plan();
+        $fix = self::found($plan, 'pull-too-strong')[0]->fix;
+        self::assertSame('Put there: pull-up resistor 4.7 kΩ', $fix?->label);
+        $after = (new Editor(self::knowledge()))->apply($plan, $fix->operations)->plan;
+        self::assertSame([[$plan->of(Part::class)[0]->id, 4_700.0, true]], array_map(static fn (Part $part): array => [$part->id, $part->ohms, $part->owned], $after->of(Part::class)));
+    }
+
+    public function test_a_part_without_a_value_or_a_place_is_said(): void
+    {
+        $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'button-pad-1', 'Key')->control('k', 'n', 'K', ControlKind::Button, 'm', 'K1')
+            ->part('m', 'K1', PartKind::PullUp)->part('m', 'K9', PartKind::PullDown, ['ohms' => 10_000.0])->part('m', 'COM', PartKind::Capacitor, ['microfarads' => 0.1]);
+        self::assertEqualsCanonicalizing(
+            ['The pull-up resistor at Key K1 of N has no value', 'The pull-down resistor at K9 of Key on N hangs on nothing'],
+            array_map(static fn (Finding $finding): string => $finding->title, self::found($sketch->plan(), 'part-unsaid')),
+        );
+    }
+}
