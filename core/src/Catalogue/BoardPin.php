@@ -16,6 +16,7 @@ final readonly class BoardPin
      * @param  bool  $hasPullUp  the chip can hold it high by itself
      * @param  string|null  $offeredBy  the module that has it, where it is not the board's own
      * @param  int|null  $header  where it comes out on the board's header, where that is counted otherwise than programs count
+     * @param  PinCurrent|null  $current  what it may carry, where that is not as all of its board
      * @param  int|null  $pullUpOhm  a resistor on the board that always does
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class BoardPin
         public ?string $offeredBy = null,
         public PinStart $start = new PinStart(PinState::Floats, PinState::Floats, PinState::Floats),
         public ?int $header = null,
+        public ?PinCurrent $current = null,
     ) {
     }
 

@@ -162,7 +162,7 @@ final class Catalogue
         foreach ($expanders as $module) {
             $class = $this->classOf($module);
             for ($number = 0; $number < $class->offered; $number++) {
-                $pins[] = new BoardPin($module->pinName($number), count($board->pins) + count($pins), $class->offers, note: "Of {$module->name}.", number: $number, hasPullUp: in_array('digital-in', $class->offers, true), offeredBy: $module->id);
+                $pins[] = new BoardPin($module->pinName($number), count($board->pins) + count($pins), $class->offers, note: "Of {$module->name}.", number: $number, hasPullUp: in_array('digital-in', $class->offers, true), offeredBy: $module->id, current: $class->offeredCurrent);
             }
         }
 

@@ -31,6 +31,7 @@ final readonly class ModuleClass
      * @param  string|null  $loadPer  the setting of its output that its currents are multiplied by
      * @param  list<string>  $offers  what each of the pins can do that it has for others
      * @param  int  $offered  how many it has
+     * @param  PinCurrent|null  $offeredCurrent  what those may carry; null where that is not said, and they are taken for the board's
      * @param  bool  $tellsTime  it knows the time of day, without power too
      * @param  ReportForm|null  $report  what it says when it is polled, where its keys and sticks have no wires of their own
      * @param  Switching|null  $switches  what its outputs' contacts or semiconductors bear, where loads hang on them
@@ -72,6 +73,7 @@ final readonly class ModuleClass
         public ?ReportForm $report = null,
         public ?Switching $switches = null,
         public ?ThermistorCurve $thermistor = null,
+        public ?PinCurrent $offeredCurrent = null,
     ) {
     }
 
@@ -127,6 +129,7 @@ final readonly class ModuleClass
             ($report = $values->within('report')) === null ? null : ReportForm::from($report),
             ($switches = $values->within('switches')) === null ? null : Switching::from($switches),
             ($thermistor = $values->within('thermistor')) === null ? null : ThermistorCurve::from($thermistor),
+            ($current = $values->within('offers')?->within('pinCurrent')) === null ? null : PinCurrent::from($current),
         );
     }
 

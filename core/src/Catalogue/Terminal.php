@@ -82,6 +82,12 @@ final readonly class Terminal
         return $this->needs === 'analogue' || $this->needs === self::REPORTED_AXIS;
     }
 
+    /** The same, where something besides holds its pin while nothing drives it. */
+    public function pulledBy(?Pull $pull): self
+    {
+        return $pull === null || $pull === $this->pulls ? $this : new self($this->name, $this->needs, $this->optional, $this->carries, $pull, $this->doc, $this->shared, $this->open, $this->pullUpOhm, $this->contact, $this->with, $this->signal, $this->seriesOhm, $this->drawsMa, $this->diodeV, $this->diodeOhm);
+    }
+
     /** Whether it hangs on a pin: a key of a pad that tells of all its keys on one bus has none of its own. */
     public function hasPin(): bool
     {

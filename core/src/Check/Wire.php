@@ -6,6 +6,7 @@ namespace Rundfunk\Check;
 
 use Rundfunk\Catalogue\Board;
 use Rundfunk\Catalogue\BoardPin;
+use Rundfunk\Catalogue\PinCurrent;
 use Rundfunk\Catalogue\Terminal;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -34,6 +35,12 @@ final readonly class Wire
         }
 
         return array_values($firsts);
+    }
+
+    /** What its pin may carry, an expander's or the board's. */
+    public function pinCurrent(): PinCurrent
+    {
+        return $this->pin->current ?? $this->board->pinCurrent;
     }
 
     public function at(): Spot

@@ -165,7 +165,7 @@ final class Sketch
     }
 
     /**
-     * @param  array<string, float|int>  $values  ohms, lowerOhms, microfarads, esrOhm
+     * @param  array<string, float|int|bool>  $values  ohms, lowerOhms, microfarads, esrOhm, owned
      * @param  string  $more  tells it from another of its kind at the terminal
      */
     public function part(string $module, string $terminal, PartKind $kind, array $values = [], string $more = ''): self

@@ -55,7 +55,7 @@ final readonly class Demands
                 if ($idle && $use === null) {
                     continue;
                 }
-                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal), 'hazard' => isset($hazards["{$module->id} {$channel}"])];
+                $want = ['module' => $module, 'terminal' => Pulling::terminal($plan, $module, $terminal), 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal), 'hazard' => isset($hazards["{$module->id} {$channel}"])];
                 $terminal->onBus() && ! $terminal->isBySoftware($use) ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }

@@ -14,6 +14,7 @@ use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Power\Levels\ChipLoad;
+use Rundfunk\Power\Levels\Misfits;
 use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
@@ -53,7 +54,7 @@ final readonly class NodeLevelsView implements View
             $levels = $wiring->levels($wire);
             $pullUp = $wiring->missingPullUpOhm($wire);
             if ($levels !== null) {
-                $rows[] = self::row($levels, $pullUp);
+                $rows[] = self::row($levels, $pullUp, $wiring);
             } elseif ($wire->terminal->contact) {
                 $rows[] = self::contact($wire, $pullUp, $wiring);
             } elseif (Wiring::livesOnMa($wire) !== null) {
@@ -66,9 +67,9 @@ final readonly class NodeLevelsView implements View
             }
         }
 
-        $load = ChipLoad::of($look->wiresOf($node), $wiring);
+        $load = ChipLoad::each($look->wiresOf($node), $wiring)[''] ?? null;
 
-        return new NodeLevels($rows, $parts, (float) Figures::significant($load->carriedMa), $load->mostMa, ! $load->isTooMuch());
+        return new NodeLevels($rows, $parts, (float) Figures::significant($load->carriedMa ?? 0.0), $load?->mostMa, $load?->isTooMuch() !== true);
     }
 
     /** @return list<Wire> of one module after the other, and of each its terminals as it has them */
@@ -82,7 +83,7 @@ final readonly class NodeLevelsView implements View
         return $wires;
     }
 
-    private static function row(WireLevels $levels, ?float $pullUpOhm): LevelRow
+    private static function row(WireLevels $levels, ?float $pullUpOhm, Wiring $wiring): LevelRow
     {
         $wire = $levels->wire;
         $left = $levels->leftAcrossLedV();
@@ -97,6 +98,7 @@ final readonly class NodeLevelsView implements View
             $levels->takesV !== null && $levels->leastArrivesV() !== null => $volts($levels->arrivesV()).', '.Figures::significant($levels->leastArrivesV() - $levels->takesV).' V to spare',
             default => $volts($levels->arrivesV()),
         };
+        $harm = (new Misfits($wiring, $wire))->words();
         $takes = implode(', ', array_filter([
             $levels->takesV === null ? '' : 'high from '.Figures::significant($levels->takesV).' V',
             $levels->mostV === null ? '' : 'stands '.Figures::significant($levels->mostV),
@@ -104,8 +106,8 @@ final readonly class NodeLevelsView implements View
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, $levels->driven,
-            $volts($levels->givesV), $takes === '' ? '–' : $takes, $pullUpOhm === null ? $arrives : 'nothing holds it high',
-            ! $levels->isTooHigh() && ! $levels->isTooLow() && ! $levels->isLowTooHigh() && ! $levels->holdsOn() && $pullUpOhm === null,
+            $volts($levels->givesV), $takes === '' ? '–' : $takes, $harm ?? ($pullUpOhm === null ? $arrives : 'nothing holds it high'),
+            ! $levels->isWrong() && $pullUpOhm === null && $harm === null,
             self::between($levels->parts),
         );
     }
@@ -113,10 +115,11 @@ final readonly class NodeLevelsView implements View
     private static function contact(Wire $wire, ?float $pullUpOhm, Wiring $wiring): LevelRow
     {
         $parts = $wiring->partsAt($wire);
+        $harm = (new Misfits($wiring, $wire))->words();
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, false,
-            'contact', 'low = pressed', $pullUpOhm === null ? 'held high' : 'nothing holds it high', $pullUpOhm === null, $parts === [] ? 'pull-up of the pin' : self::between($parts),
+            'contact', 'low = pressed', $harm ?? ($pullUpOhm === null ? 'held high' : 'nothing holds it high'), $harm === null && $pullUpOhm === null, $parts === [] ? 'pull-up of the pin' : self::between($parts),
         );
     }
 
@@ -124,7 +127,9 @@ final readonly class NodeLevelsView implements View
     private static function living(Wire $wire, float $ma, Wiring $wiring): LevelRow
     {
         $isOverdrawn = $wiring->isOverdrawn($wire);
+        $harm = (new Misfits($wiring, $wire))->words();
         $arrives = match (true) {
+            $harm !== null => $harm,
             $isOverdrawn => 'more than a pin should give',
             $wiring->has($wire, PartKind::Driver) => 'a transistor gives it',
             default => 'it lives on the pin',
@@ -132,7 +137,7 @@ final readonly class NodeLevelsView implements View
 
         return new LevelRow(
             $wire->use->id, $wire->module->id, $wire->terminal->name, $wire->use->pin, true,
-            Figures::significant($wire->board->pinCurrent->advisedMa).' mA', Figures::significant($ma).' mA', $arrives, ! $isOverdrawn, self::between($wiring->partsAt($wire)),
+            Figures::significant($wire->pinCurrent()->advisedMa).' mA', Figures::significant($ma).' mA', $arrives, ! $isOverdrawn && $harm === null, self::between($wiring->partsAt($wire)),
         );
     }
 

@@ -250,6 +250,23 @@ final class PinRulesTest extends CoreTestCase
             ['Relays pulls boot pin IO15 high'],
         ];
 
+        // What somebody put there holds the pin, whatever the module does by itself.
+        yield 'a resistor against the strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::PullDown, ['ohms' => 10_000.0]),
+            ['Relays pulls boot pin IO0 low'],
+        ];
+        yield 'a resistor with the strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'high')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]),
+            [],
+        ];
+        yield 'the base of a transistor at the strap' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::Driver, ['ohms' => 4_700.0]),
+            ['Relays pulls boot pin IO0 low'],
+        ];
+
         yield 'a key on the select pin, no bus' => [
             'select-pin-as-input',
             static fn (Sketch $s): Sketch => $keys($plain($s))->wire('k', 'K1', 'D10'),

@@ -75,6 +75,6 @@ final class BetweenTest extends TestCase
         unlink($file);
         self::assertSame(1, preg_match('/= ([0-9.]+e[+-][0-9]+)/', $process->getOutput(), $found));
 
-        return (float) ($found[1] ?? 0.0);
+        return (float) $found[1];
     }
 }

@@ -6,11 +6,14 @@ namespace Tests\Core\Power;
 
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rundfunk\Check\Finding;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Plan\FeedsAt;
 use Rundfunk\Plan\LoadKind;
 use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\NodeKind;
+use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Power\SupplyTree;
@@ -135,5 +138,20 @@ final class SourceOhmTest extends CoreTestCase
         $two = self::sketch()->describe(ThingKind::OwnBoard, 'own', 'Own', '8bit-5v-70io', ['pinCurrent' => ['advisedMa' => 20, 'absoluteMa' => 40, 'chipTotalMa' => 8]]);
         [$finding] = self::checker()->check($two->node('n', 'Desk', NodeKind::Controller, null, $two->classOf('own'))->module('b', 'n', 'buzzer', 'Horn')->wire('b', 'SIG', 'D25')->plan())->byRule()['chip-overdrawn'];
         self::assertStringStartsWith('Horn 30 mA. Whatever', $finding->detail);
+    }
+
+    public function test_an_expander_bears_less_than_a_board_and_has_a_chip_of_its_own(): void
+    {
+        // A register of the 74 kind: 6 mA a pin, 70 in all; 35 at the very most. Data sheets, from memory.
+        $panel = static fn (int $lamps, int $diodeOhm): Sketch => array_reduce(range(0, $lamps - 1), static fn (Sketch $s, int $at): Sketch => $s->wire('l', "L{$at}", "X{$at}")->output("o{$at}", 'n', "Lamp {$at}", OutputKind::Lamp, 'l', "L{$at}"), ($s = self::sketch())
+            ->describe(ThingKind::OwnModule, 'panel', 'Panel', 'indicator-lamp', ['terminals' => array_map(static fn (int $at): array => ['name' => "L{$at}", 'needs' => 'digital-out', 'carries' => 'output', 'pulls' => 'down', 'diodeV' => 1.8, 'diodeOhm' => $diodeOhm, 'doc' => 'High lights it.'], range(0, $lamps - 1))])
+            ->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('x', 'n', 'shift-register-8', 'Register', FedFrom::Board5V)->module('l', 'n', $s->classOf('panel'), 'Panel'));
+        // (4.9 - 1.8) V / 520 Ω = 5.96 mA; / 390 Ω = 7.95.
+        self::assertSame([], self::found($panel(1, 520)->plan(), 'pin-overdrawn'));
+        self::assertSame(['Panel takes 7.95 mA from X0 of N, which gives 6'], array_map(static fn (Finding $finding): string => $finding->title, self::found($panel(1, 390)->plan(), 'pin-overdrawn')));
+        // Eight of 8.86 mA are 70.9; the board's own 200 are far.
+        self::assertSame([], self::found($panel(7, 350)->plan(), 'chip-overdrawn'));
+        $found = self::found($panel(8, 350)->plan(), 'chip-overdrawn');
+        self::assertSame(['The pins of Register on N carry 70.9 mA when everything is on, and its chip stands 70'], array_map(static fn (Finding $finding): string => $finding->title, $found));
     }
 }

@@ -25,12 +25,6 @@ final readonly class Mending
     {
     }
 
-    /** Something that is there does harm. */
-    public static function isWanted(Wiring $wiring, Wire $wire): bool
-    {
-        return (new Misfits($wiring, $wire))->worst() !== [];
-    }
-
     public static function of(Wiring $wiring, Wire $wire): self
     {
         $now = $wiring;

@@ -37,17 +37,51 @@ final readonly class Misfits
     /** @return list<Part> by the first harm that is found: what these hide is seen once they are mended */
     public function worst(): array
     {
-        if ($this->parts() === []) {
-            return [];
-        }
-        $misplaced = array_values(array_filter($this->parts(), fn (Part $part): bool => $this->whyMisplaced($part) !== null));
-        foreach ([$misplaced, $this->strong(), $this->starving(), $this->slowing(), $this->muting(), $this->pulling()] as $blamed) {
-            if ($blamed !== []) {
-                return $blamed;
+        return $this->harm()[1];
+    }
+
+    /** @return string|null what the worst of them do, in a few words; null where none does harm */
+    public function words(): ?string
+    {
+        return $this->harm()[0];
+    }
+
+    /** @return list<string> each harm that each of them does, for comparing */
+    public function all(): array
+    {
+        $all = [];
+        foreach ($this->kinds() as $does => $parts) {
+            foreach ($parts as $part) {
+                $all[] = "{$part->id} {$does}";
             }
         }
 
-        return [];
+        return $all;
+    }
+
+    /** @return array{string|null, list<Part>} */
+    private function harm(): array
+    {
+        foreach ($this->kinds() as $does => $parts) {
+            if ($parts !== []) {
+                return ["the {$parts[0]->kind->words()} {$does}", $parts];
+            }
+        }
+
+        return [null, []];
+    }
+
+    /** @return array<string, list<Part>> by what they do */
+    private function kinds(): array
+    {
+        return $this->parts() === [] ? [] : [
+            'is out of place' => array_values(array_filter($this->parts(), fn (Part $part): bool => $this->whyMisplaced($part) !== null)),
+            'asks for too much' => $this->strong(),
+            'lets too little through' => $this->starving(),
+            'makes it too slow' => $this->slowing(),
+            'keeps it from being heard' => $this->muting(),
+            'spoils its levels' => $this->pulling(),
+        ];
     }
 
     /** @return string|null why a part can do no good at this wire, whatever its value; null where it is in its place */
@@ -98,7 +132,7 @@ final readonly class Misfits
     public function mostMa(): float
     {
         return match (true) {
-            $this->wire->terminal->isDriven() => $this->wire->board->pinCurrent->advisedMa,
+            $this->wire->terminal->isDriven() => $this->wire->pinCurrent()->advisedMa,
             $this->wire->terminal->contact => self::KEY_MA,
             str_starts_with($this->wire->terminal->needs, 'i2c.') => self::BUS_MA,
             default => self::OUTPUT_MA,

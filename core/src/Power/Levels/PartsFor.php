@@ -32,7 +32,7 @@ final readonly class PartsFor
         foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
             if (in_array($wire->module->id, $ids, true)) {
                 $now = new Wire($wire->node, $wire->board, $fed->module($wire->module->id), $wire->terminal, $wire->use, $wire->pin);
-                if ($after->partsAt($now) !== [] && ! Mending::isWanted($before, $wire) && (Mending::isWanted($after, $now) || $after->levels($now)?->isWrongAnew($before->levels($wire)) === true)) {
+                if ($after->partsAt($now) !== [] && (array_diff((new Misfits($after, $now))->all(), (new Misfits($before, $wire))->all()) !== [] || $after->levels($now)?->isWrongAnew($before->levels($wire)) === true)) {
                     array_push($operations, ...Mending::of($after, $now)->operations);
 
                     continue;

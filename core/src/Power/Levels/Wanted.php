@@ -27,7 +27,7 @@ final readonly class Wanted
         return [
             ...($pullUpOhm === null ? [] : [new self('Pull-up', 'Nothing else holds the wire high.', LevelParts::pullUp($plan, $moduleId, $terminal, $pullUpOhm))]),
             ...($seriesOhm === null ? [] : [new self('Resistor in series', self::whySeries($wire), LevelParts::series($plan, $moduleId, $terminal, $seriesOhm))]),
-            ...($baseOhm === null ? [] : [new self('Transistor', 'It takes '.Figures::significant((float) Wiring::livesOnMa($wire)).' mA and a pin gives '.Figures::significant($wire->board->pinCurrent->advisedMa).'.', LevelParts::driver($plan, $moduleId, $terminal, $baseOhm))]),
+            ...($baseOhm === null ? [] : [new self('Transistor', 'It takes '.Figures::significant((float) Wiring::livesOnMa($wire)).' mA and a pin gives '.Figures::significant($wire->pinCurrent()->advisedMa).'.', LevelParts::driver($plan, $moduleId, $terminal, $baseOhm))]),
         ];
     }
 

@@ -128,13 +128,13 @@ final readonly class Wiring
         }
         $base = new BaseResistor($wire->board->levels->ratedHighV, (float) self::livesOnMa($wire));
 
-        return ($base->baseMa() ?? INF) <= $wire->board->pinCurrent->advisedMa ? $base->chosenOhm() : null;
+        return ($base->baseMa() ?? INF) <= $wire->pinCurrent()->advisedMa ? $base->chosenOhm() : null;
     }
 
     /** What lives on the pin alone takes more than that should give. */
     public function isOverdrawn(Wire $wire): bool
     {
-        return (self::livesOnMa($wire) ?? 0.0) > $wire->board->pinCurrent->advisedMa && ! $this->has($wire, PartKind::Driver);
+        return (self::livesOnMa($wire) ?? 0.0) > $wire->pinCurrent()->advisedMa && ! $this->has($wire, PartKind::Driver);
     }
 
     /** @return float|null milliamperes from its pin that what is at the wire lives on; null where it has a supply */

@@ -10,6 +10,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Levels\ChipLoad;
@@ -23,22 +24,28 @@ final readonly class ChipOverdrawn extends LevelRule implements NodeRule
 
     public function check(Node $node, Look $look): iterable
     {
-        $load = ChipLoad::of($look->wiresOf($node), self::wiring($look));
-        if (! $load->isTooMuch()) {
-            return [];
+        foreach (ChipLoad::each($look->wiresOf($node), self::wiring($look)) as $expanderId => $load) {
+            if ($load->isTooMuch()) {
+                yield self::finding($look, $node, $expanderId === '' ? null : $look->plan->module($expanderId), $load);
+            }
         }
+    }
+
+    private static function finding(Look $look, Node $node, ?Module $expander, ChipLoad $load): Finding
+    {
         $named = array_slice($load->byModule, 0, self::NAMED);
         $others = count($load->byModule) - count($named);
         $mostMa = (float) $load->mostMa;
+        $chip = $expander === null ? $node->name : "{$expander->name} on {$node->name}";
 
-        return [Finding::warning(
-            "The pins of {$node->name} carry ".Figures::significant($load->carriedMa).' mA when everything is on, and its chip stands '.Figures::significant($mostMa),
-            Spot::of($node, $node->name, 'board'),
+        return Finding::warning(
+            "The pins of {$chip} carry ".Figures::significant($load->carriedMa).' mA when everything is on, and its chip stands '.Figures::significant($mostMa),
+            $expander === null ? Spot::of($node, $node->name, 'board') : Spot::of($expander, "{$node->name}, {$expander->name}"),
             implode(', ', array_map(static fn (array $one): string => "{$one['module']->name} ".Figures::significant($one['carriedMa']).' mA', $named))
                 .($others === 0 ? '' : ", {$others} more").'. Whatever a pin stands alone, all of it goes through the two pins that feed the chip, which then sags, warms, and ages.',
-            'A transistor or a driver between for what takes most, some of it behind an expander, or a second board.',
+            $expander === null ? 'A transistor or a driver between for what takes most, some of it behind an expander, or a second board.' : 'A transistor or a driver between for what takes most, or a second expander.',
             numbers: ['carried_ma' => round($load->carriedMa, 3), 'most_ma' => $mostMa],
-            about: [$node->id],
-        )];
+            about: $expander === null ? [$node->id] : [$node->id, $expander->id],
+        );
     }
 }

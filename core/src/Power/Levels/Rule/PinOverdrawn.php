@@ -43,8 +43,8 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
         }
         foreach ($wiring->partsAt($wire) as $part) {
             $takesMa = $wiring->takenMa($wire, $part);
-            if ($takesMa !== null && $takesMa > $wire->board->pinCurrent->advisedMa) {
-                $values = self::larger($part, $takesMa / $wire->board->pinCurrent->advisedMa, $wiring->levels($wire));
+            if ($takesMa !== null && $takesMa > $wire->pinCurrent()->advisedMa) {
+                $values = self::larger($part, $takesMa / $wire->pinCurrent()->advisedMa, $wiring->levels($wire));
                 yield self::finding(
                     $wire, "The {$part->kind->words()} at {$wire->module->name} {$wire->terminal->name} takes ".Figures::significant(round($takesMa)).' mA', $takesMa,
                     $part->kind === PartKind::Divider ? 'Both resistors larger, in the same proportion.' : 'A larger resistor.',
@@ -69,7 +69,7 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
     /** @param  list<string>  $about  what it is about besides the wire */
     private static function finding(Wire $wire, string $takes, float $drawsMa, string $remedy, ?Fix $fix, array $about): Finding
     {
-        $current = $wire->board->pinCurrent;
+        $current = $wire->pinCurrent();
 
         return Finding::of(
             $drawsMa > $current->absoluteMa ? Severity::Fault : Severity::Warning,
