@@ -51,8 +51,8 @@ final class AssignLawsTest extends CoreTestCase
         // 5 V pin something lives on; a line took the pin on which another was fixed; a signal side was fed from 5 V that the board has not; a breaker
         // was made larger, or slower, than what it alone saves; a key came to put on what nothing puts off; a part more made a board sag; a second feeder
         // came; a state was to toggle; what only its own state put off counted as put off; an expander took the pins of what had one; a relay's signal side was
-        // one thing too many for the pin that was to feed it.
-        yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65], 'seed 94' => [94], 'seed 119' => [119], 'seed 123' => [123], 'seed 127' => [127], 'seed 178' => [178], 'seed 207' => [207], 'seed 222' => [222], 'seed 285' => [285], 'seed 435' => [435], 'seed 603' => [603], 'seed 817' => [817], 'seed 907' => [907], 'seed 1022' => [1022], 'seed 1114' => [1114]] : [];
+        // one thing too many for the pin that was to feed it; longer frames brought two senders into step; of two that did not obey each other one was never said.
+        yield from getenv('SEEDS') === false ? ['seed 55' => [55], 'seed 65' => [65], 'seed 94' => [94], 'seed 119' => [119], 'seed 123' => [123], 'seed 127' => [127], 'seed 178' => [178], 'seed 207' => [207], 'seed 222' => [222], 'seed 285' => [285], 'seed 435' => [435], 'seed 603' => [603], 'seed 817' => [817], 'seed 907' => [907], 'seed 1022' => [1022], 'seed 1114' => [1114], 'seed 1304' => [1304], 'seed 1454' => [1454]] : [];
     }
 
     /** @return iterable<string, array{int}> */

@@ -35,7 +35,8 @@ final readonly class CallerUnlisted implements EndRule
                 'It obeys those on its list only, and this one is not on it: the call rings out, the text is thrown away.',
                 'Put the phone on the list, if that is what you want.',
                 Fix::settings("Let it obey {$caller->node->name}", $caller->endpoint, ['listed' => true]),
-                about: [$caller->endpoint->id, $end->endpoint->id],
+                // Each of two may have to obey the other: which of them calls is part of what is found.
+                about: [$caller->endpoint->id, $end->endpoint->id, "from {$caller->endpoint->id}"],
             );
         }
     }

@@ -13,6 +13,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\PacketRadio\PacketFrame;
 use Rundfunk\Medium\PacketRadio\PacketSettings;
+use Rundfunk\Medium\PacketRadio\Proving;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Routes\RouteNames;
 
@@ -35,7 +36,7 @@ final readonly class Unproved implements HopRule
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route)),
             "Frames of {$leg->link->name} are not secret: one that is recorded counts when it is sent again, one that is made up counts as well, and {$hazard->words()}.",
             "Let each message prove itself: a counter, and a tag that nobody makes without the key of the link. It takes eight bytes more on the air. {$hazard->caution()}",
-            Fix::settings('Let messages prove themselves', $leg->link, ['proven' => true, 'payloadBytes' => $bytes]),
+            new Fix('Let messages prove themselves', ...$look->once(Proving::class, static fn (): Proving => new Proving($look->plan))->of($leg->link, $bytes)),
             numbers: ['hazard' => $hazard->value, 'payload_bytes' => $bytes],
             about: [$leg->route->id, $leg->link->id],
         )];

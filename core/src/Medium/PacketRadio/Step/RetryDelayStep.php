@@ -31,46 +31,52 @@ final readonly class RetryDelayStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         foreach ($plan->linksOver(PacketRadio::KEY) as $link) {
-            $settings = PacketSettings::of($link);
-            if (! $settings->acknowledge) {
+            yield from self::on($plan, $link);
+        }
+    }
+
+    /** @return iterable<Proposal> delays that keep the senders of one link apart */
+    public static function on(Plan $plan, Link $link): iterable
+    {
+        $settings = PacketSettings::of($link);
+        if (! $settings->acknowledge) {
+            return;
+        }
+        $minimum = RetryDelay::minimumUs($settings->rate, 0);
+        $clash = RetryClash::of($settings);
+        $kept = [];
+        $open = [];
+        foreach (self::pinnedFirst($plan->endpointsOn($link)) as $endpoint) {
+            if (! $endpoint->role->sends()) {
                 continue;
             }
-            $minimum = RetryDelay::minimumUs($settings->rate, 0);
-            $clash = RetryClash::of($settings);
-            $kept = [];
-            $open = [];
-            foreach (self::pinnedFirst($plan->endpointsOn($link)) as $endpoint) {
-                if (! $endpoint->role->sends()) {
-                    continue;
-                }
-                $delay = (new Values($endpoint->settings))->wholeOrNull('retryDelayUs');
-                $legal = $delay !== null && $delay >= $minimum && $delay % RetryDelay::STEP_US === 0 && self::apart($delay, $kept, $clash);
-                if ($delay !== null && ($legal || $endpoint->pins('retryDelayUs'))) {
-                    $kept[] = $delay;
-                } else {
-                    $open[] = $endpoint;
-                }
-            }
-            $given = self::togetherApart($plan, $link, $minimum, $clash, self::greedily(count($open), $minimum, $kept, $clash));
-            foreach ($given === null ? $open : array_keys($given) as $which) {
-                $endpoint = is_string($which) ? $plan->endpoint($which) : $which;
-                $delay = $given[$endpoint->id] ?? self::choose($minimum, $kept, $clash);
-                $before = (new Values($endpoint->settings))->wholeOrNull('retryDelayUs');
-                if ($delay === $before) {
-                    continue;
-                }
+            $delay = (new Values($endpoint->settings))->wholeOrNull('retryDelayUs');
+            $legal = $delay !== null && $delay >= $minimum && $delay % RetryDelay::STEP_US === 0 && self::apart($delay, $kept, $clash);
+            if ($delay !== null && ($legal || $endpoint->pins('retryDelayUs'))) {
                 $kept[] = $delay;
-                $node = $plan->node($endpoint->nodeId);
-                yield new Proposal(
-                    $this->stage(),
-                    Spot::of($endpoint, "{$node->name} on {$link->name}", 'retryDelayUs'),
-                    "Retry delay of {$node->name} on {$link->name}",
-                    $before === null ? null : "{$before} µs",
-                    "{$delay} µs",
-                    "At least {$minimum} µs for the acknowledge at {$settings->rate->words()}, and apart from the other senders within ".RetryClash::SOON.' retries.',
-                    [Operation::change(ThingKind::Endpoint, $endpoint->id, ['settings' => ['retryDelayUs' => $delay]])],
-                );
+            } else {
+                $open[] = $endpoint;
             }
+        }
+        $given = self::togetherApart($plan, $link, $minimum, $clash, self::greedily(count($open), $minimum, $kept, $clash));
+        foreach ($given === null ? $open : array_keys($given) as $which) {
+            $endpoint = is_string($which) ? $plan->endpoint($which) : $which;
+            $delay = $given[$endpoint->id] ?? self::choose($minimum, $kept, $clash);
+            $before = (new Values($endpoint->settings))->wholeOrNull('retryDelayUs');
+            if ($delay === $before) {
+                continue;
+            }
+            $kept[] = $delay;
+            $node = $plan->node($endpoint->nodeId);
+            yield new Proposal(
+                Stage::End,
+                Spot::of($endpoint, "{$node->name} on {$link->name}", 'retryDelayUs'),
+                "Retry delay of {$node->name} on {$link->name}",
+                $before === null ? null : "{$before} µs",
+                "{$delay} µs",
+                "At least {$minimum} µs for the acknowledge at {$settings->rate->words()}, and apart from the other senders within ".RetryClash::SOON.' retries.',
+                [Operation::change(ThingKind::Endpoint, $endpoint->id, ['settings' => ['retryDelayUs' => $delay]])],
+            );
         }
     }
 
