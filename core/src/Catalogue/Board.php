@@ -19,6 +19,7 @@ final readonly class Board
      * @param  int  $memoryKb  for a program's data
      * @param  int|null  $analogueBits  how finely its converter reads a voltage; null where it has none
      * @param  list<Timer>  $timers  where two signals may want the same; none where each pin has its own
+     * @param  bool  $floatsAsleep  its pins let go of everything in deep sleep
      * @param  bool  $pixelsBlock  nothing is heard while it writes an addressable strip
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class Board
         public array $timers = [],
         public bool $pixelsBlock = false,
         public ?int $analogueBits = null,
+        public bool $floatsAsleep = false,
     ) {
     }
 
@@ -69,6 +71,7 @@ final readonly class Board
             array_map(Timer::from(...), $values->each('timers')),
             $values->has('pixelsBlock'),
             $values->wholeOrNull('analogueBits'),
+            $values->has('floatsAsleep'),
         );
     }
 
@@ -91,7 +94,7 @@ final readonly class Board
             $pins[$pin->name] ??= $pin;
         }
 
-        return new self($this->key, $this->name, $this->logicV, $this->clockMhz, $this->fiveVoltTolerant, $this->pinCurrent, $this->rails, $pins, $this->basis, $this->media, $this->own, $this->inputs, $this->levels, $this->memoryKb, $this->timers, $this->pixelsBlock, $this->analogueBits);
+        return new self($this->key, $this->name, $this->logicV, $this->clockMhz, $this->fiveVoltTolerant, $this->pinCurrent, $this->rails, $pins, $this->basis, $this->media, $this->own, $this->inputs, $this->levels, $this->memoryKb, $this->timers, $this->pixelsBlock, $this->analogueBits, $this->floatsAsleep);
     }
 
     /** The timer that makes the PWM of a pin; null where that has one of its own. */

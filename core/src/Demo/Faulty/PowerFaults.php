@@ -201,6 +201,10 @@ final readonly class PowerFaults
             ->output('cellar-glows', 'cellar-24', 'Glow', OutputKind::Lamp, 'cellar-glow', 'LED')
             ->module('cellar-push', 'cellar-24', 'button-pad-1', 'Push')->wire('cellar-push', 'K1', 'IO26')->part('cellar-push', 'K1', PartKind::PullDown, ['ohms' => 1_000.0])
             ->control('cellar-pushed', 'cellar-24', 'Push', ControlKind::Button, 'cellar-push', 'K1')
+            // asleep-lets-go: a relay that is let go whenever its node sleeps
+            ->node('cellar-25', 'Cellar 25', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')->sleeping('cellar-25')
+            ->module('cellar-doze', 'cellar-25', 'relay-bank-1-high', 'Doze relay', FedFrom::Board5V)->wire('cellar-doze', 'IN1', 'IO27')
+            ->output('cellar-dozes', 'cellar-25', 'Night lamp', OutputKind::Relay, 'cellar-doze', 'IN1')
             // i2c-address-shared, i2c-pulled-hard: six displays on one bus
             ->node('cellar-11', 'Cellar 11', NodeKind::Controller, 'cellar', '8bit-5v-20io')
             // ip-broker-cramped; ir-supply-differs: a resistor for five volts on three

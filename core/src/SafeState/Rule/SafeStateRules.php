@@ -13,6 +13,7 @@ final readonly class SafeStateRules
     public static function all(): array
     {
         return [
+            new AsleepLetsGo,
             new ComesOnDangerously,
             new SafeStateUnsaid,
             new UnsafeAtStart,
