@@ -11,6 +11,8 @@ use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\FeedsAt;
+use Rundfunk\Plan\LoadKind;
+use Rundfunk\Plan\LoadUse;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Tests\Core\CoreTestCase;
@@ -181,6 +183,10 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'a fuse that blows for nothing' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 0.08]), ['The fuse of Feed blows when all is on']];
         yield 'a fuse that outlives the cable' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 5.0, 'cableM' => 1, 'cableMm2' => 0.5]), ['The cable of Feed burns before its fuse blows']];
 
+        // A pump of 12 W takes an ampere, and ten when it starts: a slow fuse of 2.5 A holds that for a moment.
+        $pump = static fn (array $more): Closure => static fn (Sketch $s): Sketch => $on($s)->supply('s', 'n', 'lead-12v', 'Feed', more: $more)->load('p', 'Pump', null, null, LoadKind::Motor, 12.0, ['supplyId' => $s->id('s'), 'use' => LoadUse::AlwaysOn->value]);
+        yield 'a fuse that lets a pump start' => ['fuse-unfit', $pump(['fuseA' => 2.5]), []];
+        yield 'a fuse that does not' => ['fuse-unfit', $pump(['fuseA' => 2.0]), ['The fuse of Feed blows when Pump starts']];
         yield 'a fuse twice of what a battery may give' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.0]), []];
         yield 'a fuse that a fault never blows' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.1]), ['The fuse of Feed saves nothing']];
         // A coil of 80 mA: 3 Ω more than its class leave 0.24 V less of 4.85; 5 Ω 0.4. The class's own are in its tolerance.

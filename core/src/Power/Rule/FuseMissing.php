@@ -15,6 +15,7 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\At;
 use Rundfunk\Power\Fuses;
+use Rundfunk\Power\Start;
 use Rundfunk\Power\SupplyTree;
 
 /** A battery or a strong supply that can melt its wires, and no fuse behind it. */
@@ -33,13 +34,13 @@ final readonly class FuseMissing implements SupplyRule
         if ($supply->fuseA !== null || (! $isBattery && ! $isStrong)) {
             return [];
         }
-        $fuseA = Fuses::between($tree->load($supply)->peakMa / 1000, $supply->cableMm2);
+        $fuseA = Fuses::behind($tree, $supply);
 
         return [Finding::danger(
             "{$supply->name} of {$look->plan->node($supply->nodeId)->name} has no fuse",
             At::supply($look, $supply, 'fuseA'),
             $isBattery ? 'A short circuit draws hundreds of amperes from it: the cable glows before anything else gives way.' : 'Into a short circuit it gives all of its '.Figures::significant($limitA).' A for as long as it lasts: the cable glows before anything else gives way.',
-            ($isBattery ? 'A fuse within 0.2 m of its terminal' : 'A fuse at its terminal').', in the plus wire, no larger than the cable stands; local code decides.',
+            ($isBattery ? 'A fuse within 0.2 m of its terminal' : 'A fuse at its terminal').', in the plus wire, no larger than the cable stands'.(Start::worst($tree, $supply) === null ? '' : ', and a slow one (time-lag), for something starts behind it').'; local code decides.',
             $fuseA === null ? null : Fix::change('Put a fuse of '.Figures::significant($fuseA).' A behind it', $supply, ['fuseA' => $fuseA]),
             numbers: ['fuse_a' => $fuseA],
         )];
