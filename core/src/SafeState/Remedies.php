@@ -226,12 +226,13 @@ final readonly class Remedies
 
     private static function driver(Look $look, Wire $wire, Setup $setup): ?Remedy
     {
-        if (! $setup->activeLow || $setup->driver || $setup->onExpander || $setup->keepsState) {
+        // Its base keeps a pin low that nothing drives: no boot pin that must be high.
+        if (! $setup->activeLow || $setup->driver || $setup->onExpander || $setup->keepsState || $wire->pin?->strap === Level::High) {
             return null;
         }
         $baseOhm = (new BaseResistor($wire->board->levels->ratedHighV, self::LED_MA))->chosenOhm();
 
-        return $baseOhm === null ? null : new Remedy(RemedyKind::Driver, 'NPN transistor before '.$wire->terminal->name, ['driver' => true], LevelParts::driver($look->plan, $wire->module->id, $wire->terminal->name, $baseOhm)->operations);
+        return $baseOhm === null ? null : new Remedy(RemedyKind::Driver, 'transistor before '.$wire->terminal->name, ['driver' => true], LevelParts::driver($look->plan, $wire->module->id, $wire->terminal->name, $baseOhm)->operations);
     }
 
     private static function secondBreak(Output $output, Setup $setup): ?Remedy

@@ -34,7 +34,7 @@ final class AssignLawsTest extends CoreTestCase
     /** What hangs on an output is judged once that is on a channel and a pin: it is too much for any such contact, and no pin cures a program that hangs. */
     private const OF_LOADS = [
         'contact-overloaded', 'contact-breaks-dc', 'transistor-on-mains', 'triac-on-direct-current', 'surge-kills', 'fuse-above-contact', 'flyback-missing', 'contact-joins-circuits', 'interlock-missing',
-        'unsafe-when-dead', 'unsafe-at-start', 'unsafe-when-unheard', 'unsafe-when-hung', 'unsafe-when-back', 'weld-stays-on',
+        'unsafe-when-dead', 'unsafe-at-start', 'unsafe-when-unheard', 'unsafe-when-hung', 'unsafe-when-back', 'weld-stays-on', 'asleep-lets-go',
     ];
 
     private const PAIRS = 120;

@@ -50,14 +50,14 @@ final class SafeRulesTest extends CoreTestCase
     public static function outputs(): iterable
     {
         $watchdog = static fn (Sketch $s): Sketch => $s->change(ThingKind::Node, 'n', ['watchdog' => true]);
-        yield 'a low-active bank, coils apart' => [static fn (): Sketch => self::board('relay-bank-1-low'), 'coils-only hung', ['signal side of Bank from the board\'s 5 V, its jumper off + watchdog of N', 'NPN transistor before IN1 + watchdog of N']];
+        yield 'a low-active bank, coils apart' => [static fn (): Sketch => self::board('relay-bank-1-low'), 'coils-only hung', ['signal side of Bank from the board\'s 5 V, its jumper off + watchdog of N', 'transistor before IN1 + watchdog of N']];
         yield 'the same on the board\'s own supply' => [static fn (): Sketch => self::board('relay-bank-1-low', coils: 'plug'), 'hung', ['watchdog of N']];
         yield 'a high-active bank, coils apart' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high')), '', []];
-        yield 'a low-active bank at a 3.3 V board: no diode on 3.3 V, so a transistor' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-low', board: '32bit-3v3-26io', pin: 'GP4')), 'coils-only', ['NPN transistor before IN1']];
+        yield 'a low-active bank at a 3.3 V board: no diode on 3.3 V, so a transistor' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-low', board: '32bit-3v3-26io', pin: 'GP4')), 'coils-only', ['transistor before IN1']];
         yield 'a high-active bank on a pin that is high at reset' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high', board: 'wifi-3v3-11io', pin: 'IO16')), 'reset flashing hung supply-back', []];
         yield 'a MOSFET without a pull' => [static fn (): Sketch => $watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)), 'reset flashing initial hung supply-back', ['10 kΩ pull-down']];
         yield 'a MOSFET with one' => [static fn (): Sketch => $watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)->part('m', 'GATE', PartKind::PullDown, ['ohms' => 10_000.0])), '', []];
-        yield 'a low-active bank, direction before level' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-low', ['levelFirst' => false], coils: 'plug')), 'initial hung supply-back', ['level before direction', 'NPN transistor before IN1']];
+        yield 'a low-active bank, direction before level' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-low', ['levelFirst' => false], coils: 'plug')), 'initial hung supply-back', ['level before direction', 'transistor before IN1']];
         yield 'put back as it stood' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high', ['atStart' => 'last'])), 'initial hung supply-back', ['off at start']];
         yield 'a latching relay' => [static fn (): Sketch => self::board('relay-latching-1', channel: 'SET'), 'off logic-only coils-only reset flashing initial hung supply-back', []];
         yield 'must be on: the other contact' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high', ['safe' => 'on', 'atStart' => 'on'])), 'off logic-only coils-only reset flashing initial hung supply-back', ['load to the normally closed contact']];

@@ -21,6 +21,7 @@ final readonly class BusPinsMissing implements NodeRule
     public function check(Node $node, Look $look): iterable
     {
         $left = $look->once(PinNeeds::class, static fn (): PinNeeds => new PinNeeds($look->plan, $look->catalogue))->leftOver($node);
+        $short = [];
         foreach ($left->demands ?? [] as $demand) {
             if ($demand->busLine === null) {
                 continue;
@@ -28,6 +29,7 @@ final readonly class BusPinsMissing implements NodeRule
             ['module' => $module, 'terminal' => $terminal] = $demand->wants[0];
             $able = array_filter($left->board->pins ?? [], static fn (BoardPin $pin): bool => $pin->serves($terminal->needs));
             $names = array_map(static fn (BoardPin $pin): string => $pin->name, array_values($able));
+            $nth = $short[$terminal->needs] = ($short[$terminal->needs] ?? 0) + 1;
             yield Finding::fault(
                 "{$module->name} of {$node->name} cannot have its bus",
                 Spot::of($module, "{$node->name}, {$module->name}"),
@@ -36,7 +38,8 @@ final readonly class BusPinsMissing implements NodeRule
                     : "{$terminal->name} can only go on ".implode(' or ', $names).', and what is there cannot go elsewhere.',
                 $names === [] ? 'Choose another board for this node.' : 'Free '.implode(' or ', $names).': bus pins cannot be chosen, other pins can.',
                 numbers: ['terminal' => $terminal->name, 'pins' => $names],
-                about: [$module->id, $terminal->name],
+                // Who of several is left over may change with anything else of the node: that one is remains the same finding.
+                about: [$node->id, $terminal->needs, (string) $nth],
             );
         }
     }
