@@ -27,7 +27,9 @@
                     >
                     <td class="mono whitespace-nowrap">{wire.gives}</td>
                     <td class="mono">{wire.takes}</td>
-                    <td class="mono {wire.sound ? '' : 'text-danger'}">{wire.arrives}</td>
+                    <td class="{/\d/.test(wire.arrives) ? 'mono' : ''} {wire.sound ? '' : 'text-danger'}"
+                        >{wire.arrives}</td
+                    >
                     <td>{wire.between}</td>
                 </tr>
             {:else}

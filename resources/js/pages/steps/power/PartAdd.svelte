@@ -62,7 +62,7 @@
     {#each chosen?.figures ?? [] as { field, name } (field)}
         <label class="text-[14px]"
             ><span class="text-soft block">{name}</span><input
-                class="bg-sheet border-rule text-ink mono w-[80px] rounded-[4px] border px-2 py-1 !text-[12.5px]"
+                class="bg-sheet border-rule text-ink mono w-[80px] rounded-[4px] border px-2 py-1.5 !text-[12.5px]"
                 bind:value={values[field]}
             /></label
         >
