@@ -11,6 +11,7 @@ use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
+use Rundfunk\Power\Burst;
 use Rundfunk\Power\SupplyTree;
 
 /** The discrete parts that a change of wires or supplies makes necessary: they come with the change. */
@@ -46,7 +47,18 @@ final readonly class PartsFor
             }
         }
 
-        return $operations;
+        return [...$operations, ...array_merge(...array_map(static fn (Module $module): array => self::capacitor($look, $fed, $module), $modules))];
+    }
+
+    /** @return list<Operation> the capacitor without which a module that draws in bursts makes what feeds it sag */
+    private static function capacitor(Look $look, Plan $fed, Module $module): array
+    {
+        $leastV = $look->catalogue->classOf($module)->minV;
+        $burst = Burst::of(new SupplyTree($fed, $look->catalogue), $fed->module($module->id));
+        $sags = static fn (?Burst $one): bool => $one !== null && ($one->droop()?->steadyV() ?? 0.0) < $leastV;
+        $enoughUf = $sags($burst) && ! $sags(Burst::of(SupplyTree::in($look), $module)) ? $burst?->enoughUf($leastV) : null;
+
+        return $burst === null || $enoughUf === null ? [] : $burst->with($look->plan, $enoughUf);
     }
 
     /**

@@ -133,6 +133,12 @@ final class CellularRulesTest extends CoreTestCase
         yield 'a weak supply' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], ['microfarads' => 2200, 'esrOhm' => 0]), ['The modem of Post sags to 3.36 V when it sends']];
         yield 'a weak supply with two capacitors' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], ['microfarads' => 2200, 'esrOhm' => 0])->part('x', 'VBAT', PartKind::Capacitor, ['microfarads' => 4700, 'esrOhm' => 0], 'more'), []];
         yield 'no capacitor' => ['cell-supply-sags', static fn () => $fed([], []), ['Post has no capacitor at its modem']];
+        // It is soldered as it stands, on a link or on none yet. An eighth of 2 A through 5 Ω leaves 2.65 V on average.
+        $alone = static fn (array $supply): Sketch => self::sketch()->node('n', 'Post', NodeKind::Controller, null, '32bit-3v3-26io')->supply('s', 'n', 'bench', 'Feed', null, null, ['volts' => 3.9, ...$supply])->module('x', 'n', 'modem-2g', 'Modem', 's');
+        yield 'a modem on no link, and no capacitor' => ['cell-supply-sags', static fn () => $alone([]), ['Post has no capacitor at its modem']];
+        yield 'a modem on no link, and a weak supply' => ['cell-supply-sags', static fn () => $alone(['sourceOhm' => 5.0])->part('x', 'VBAT', PartKind::Capacitor, ['microfarads' => 2200]), ['The modem of Post sags to 2.33 V when it sends']];
+        // 600 mA for as long as it sends, through 1.5 Ω, are 0.9 of 3.8 V: what a capacitor does not help.
+        yield 'one without bursts on a weak supply' => ['supply-too-low', static fn () => $fed(['sourceOhm' => 1.5], [], 'modem-lte-eu'), ['Modem gets 2.9 V at the least from Feed and needs 3.4']];
         yield 'a modem without bursts' => ['cell-supply-sags', static fn () => $fed(['sourceOhm' => 1.5], [], 'modem-lte-eu'), []];
 
         yield '9600 baud from 16 MHz' => ['cell-rate-off', static fn () => $lane(board: '8bit-5v-70io'), []];
