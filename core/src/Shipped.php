@@ -21,6 +21,7 @@ use Rundfunk\Cables\Rule\CoreBurns;
 use Rundfunk\Cables\Rule\CoreIdle;
 use Rundfunk\Cables\Rule\CoresRunOut;
 use Rundfunk\Cables\Rule\CoreUsedTwice;
+use Rundfunk\Cables\Rule\FedFromAfar;
 use Rundfunk\Cables\Rule\GroundLifts;
 use Rundfunk\Cables\Rule\PairApart;
 use Rundfunk\Cables\Rule\PlugPinTwice;
@@ -366,6 +367,7 @@ final class Shipped
             new PlugPinTwice,
             new CableLosesVolts,
             new CoreBurns,
+            new FedFromAfar,
             new GroundLifts,
             new PairApart,
             new CableUnknown,

@@ -33,6 +33,12 @@ enum NodeKind: string
         };
     }
 
+    /** Nobody takes a wire along with it. */
+    public function isCarried(): bool
+    {
+        return $this === self::Handset;
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -62,7 +62,9 @@ final readonly class Feeding
     {
         $supply = $module->supplyId === null ? null : $plan->find(Supply::kind(), $module->supplyId);
 
-        return $supply instanceof Supply && self::holds(new Verdicts(new SupplyTree($plan, $catalogue)), $supply, $catalogue->classOf($module), $catalogue->boardOf($plan->node($module->nodeId)), true);
+        $tree = new SupplyTree($plan, $catalogue);
+
+        return $supply instanceof Supply && ! $tree->isOutOfReach($module->nodeId, $supply) && self::holds(new Verdicts($tree), $supply, $catalogue->classOf($module), $catalogue->boardOf($plan->node($module->nodeId)), true);
     }
 
     /** @return list<Module> modules of a node that what feeds them suited before and suits no more, or that get too little or too much and did not before, whatever else was wrong */

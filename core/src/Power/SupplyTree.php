@@ -167,6 +167,12 @@ final class SupplyTree
         return $parent instanceof Supply ? $parent : null;
     }
 
+    /** It stands at another node, and one of the two is carried about. */
+    public function isOutOfReach(string $nodeId, Supply $supply): bool
+    {
+        return $supply->nodeId !== $nodeId && ($this->plan->node($nodeId)->kind->isCarried() || $this->plan->node($supply->nodeId)->kind->isCarried());
+    }
+
     /** @return list<Supply> all that have to bear it: the one that it lives on, and of a board's pin whatever else feeds the board, plugged in beside a cell */
     public function bearers(Supply $supply): array
     {

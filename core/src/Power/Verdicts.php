@@ -150,9 +150,11 @@ final class Verdicts
     private function isSoundItself(Supply $supply): bool
     {
         $class = $this->tree->classOf($supply);
-        $orphan = $class->sort->isFed() && $this->tree->parent($supply) === null;
+        $parent = $this->tree->parent($supply);
+        $orphan = $class->sort->isFed() && $parent === null;
+        $far = $parent !== null && $this->tree->isOutOfReach($supply->nodeId, $parent);
         $gone = $class->isBoardPin() && $this->tree->rail($supply) === null;
 
-        return ! $orphan && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->brownsOut($supply) && ! $this->isCableTooThin($supply) && ! $this->losesVolts($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
+        return ! $orphan && ! $far && ! $gone && ! $this->tree->isCircular($supply) && ! $this->isOverloaded($supply) && ! $this->brownsOut($supply) && ! $this->isCableTooThin($supply) && ! $this->losesVolts($supply) && ! $this->starvesAtStart($supply) && ! $this->isOverfed($supply) && $this->lackingV($supply) === null && ! $this->isTooHot($supply) && ! $this->isBoardTooHot($supply);
     }
 }

@@ -205,6 +205,11 @@ final readonly class PowerFaults
             ->node('cellar-25', 'Cellar 25', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')->sleeping('cellar-25')
             ->module('cellar-doze', 'cellar-25', 'relay-bank-1-high', 'Doze relay', FedFrom::Board5V)->wire('cellar-doze', 'IN1', 'IO27')
             ->output('cellar-dozes', 'cellar-25', 'Night lamp', OutputKind::Relay, 'cellar-doze', 'IN1')
+            // fed-from-afar: a bench that lives on the cellar's pin, and something carried that hangs there as well
+            ->node('cellar-26', 'Cellar fob', NodeKind::Handset, 'cellar', '8bit-5v-20io')
+            ->supply('cellar-socket', 'cellar-25', 'plug-5v-1a', 'Cellar socket')
+            ->module('cellar-fob-keys', 'cellar-26', 'sensor-motion', 'Fob eye', 'cellar-socket')
+            ->module('cellar-far', 'cellar-24', 'relay-bank-1-high', 'Far relay', 'cellar-socket')
             // i2c-address-shared, i2c-pulled-hard: six displays on one bus
             ->node('cellar-11', 'Cellar 11', NodeKind::Controller, 'cellar', '8bit-5v-20io')
             // ip-broker-cramped; ir-supply-differs: a resistor for five volts on three
