@@ -89,15 +89,17 @@ final readonly class FedFromAfar implements PlanRule
     {
         $name = mb_substr("{$other->name} – {$node->name}", 0, 80);
         $id = $look->plan->newId('cable', 'feeds', $other->id, $node->id);
-        $cable = new Cable($id, $other->id, $node->id, $name);
+        // Cores in pairs: what else the two have to say to each other goes through it as well.
+        $cable = new Cable($id, $other->id, $node->id, $name, twisted: true);
         $draft = $look->plan->draft();
         $draft->put($cable);
-        $run = CableRun::of(new Look($draft->plan(), $look->knowledge), $cable);
-        $cores = max($cable->cores, count($run->missing));
-        $cable = new Cable($id, $other->id, $node->id, $name, $cores);
+        $wanted = count(CableRun::of(new Look($draft->plan(), $look->knowledge), $cable)->missing);
+        $cores = max($cable->cores, $wanted + $wanted % 2);
         $draft->change($cable, ['cores' => $cores]);
-        $uses = Cores::completed(CableRun::of(new Look($draft->plan(), $look->knowledge), $cable));
+        $plan = $draft->plan();
+        $laid = $plan->find(Cable::kind(), $id);
+        $uses = $laid instanceof Cable ? Cores::completed(CableRun::of(new Look($plan, $look->knowledge), $laid)) : null;
 
-        return new Fix('Lay a cable of '.$cores.' cores', Operation::add(new Cable($id, $other->id, $node->id, $name, $cores, uses: $uses ?? [])));
+        return new Fix("Lay a cable of {$cores} cores in pairs", Operation::add(new Cable($id, $other->id, $node->id, $name, $cores, twisted: true, uses: $uses ?? [])));
     }
 }
