@@ -62,6 +62,7 @@ use Rundfunk\Pins\Rule\PinIncapable;
 use Rundfunk\Pins\Rule\PinsUnassigned;
 use Rundfunk\Pins\Rule\PinTooSlow;
 use Rundfunk\Pins\Rule\PinUsedTwice;
+use Rundfunk\Pins\Rule\PortShared;
 use Rundfunk\Pins\Rule\ReadTooOften;
 use Rundfunk\Pins\Rule\SelectPinAsInput;
 use Rundfunk\Pins\Rule\SoftwareDisturbs;
@@ -270,6 +271,7 @@ final class Shipped
         return new Rulebook([
             new NodeWithoutBoard,
             new PinUsedTwice,
+            new PortShared,
             new TerminalWiredTwice,
             new PinIncapable,
             new StrapPinPulled,

@@ -250,6 +250,12 @@ final class PinRulesTest extends CoreTestCase
             ['Relays pulls boot pin IO15 high'],
         ];
 
+        $slots = static fn (string $hears, string $sends): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')
+            ->module('i', 'n', 'dmx-receiver-3v3', 'In', FedFrom::Board3V3)->wire('i', 'RO', $hears)->module('o', 'n', 'dmx-driver-3v3', 'Out', FedFrom::Board3V3)->wire('o', 'DI', $sends);
+        yield 'a port each' => ['port-shared', $slots('IO16', 'IO1'), []];
+        yield 'one port for two' => ['port-shared', $slots('IO16', 'IO17'), ['In and Out share a serial port of N']];
+        yield 'both lines of one module' => ['port-shared', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', 'modem-2g', 'Modem', FedFrom::Own)->wire('m', 'RXD', 'IO17')->wire('m', 'TXD', 'IO16'), []];
+
         // What somebody put there holds the pin, whatever the module does by itself.
         yield 'a resistor against the strap' => [
             'strap-pin-pulled',

@@ -205,6 +205,9 @@ final readonly class PowerFaults
             ->node('cellar-25', 'Cellar 25', NodeKind::Controller, 'cellar', 'wifi-3v3-26io')->sleeping('cellar-25')
             ->module('cellar-doze', 'cellar-25', 'relay-bank-1-high', 'Doze relay', FedFrom::Board5V)->wire('cellar-doze', 'IN1', 'IO27')
             ->output('cellar-dozes', 'cellar-25', 'Night lamp', OutputKind::Relay, 'cellar-doze', 'IN1')
+            // port-shared: what hears slots on the one line of a port, what sends them on the other
+            ->module('cellar-hears', 'cellar-25', 'dmx-receiver-3v3', 'Slots in', FedFrom::Board3V3)->wire('cellar-hears', 'RO', 'IO16')
+            ->module('cellar-sends', 'cellar-25', 'dmx-driver-3v3', 'Slots out', FedFrom::Board3V3)->wire('cellar-sends', 'DI', 'IO17')
             // fed-from-afar: a bench that lives on the cellar's pin, and something carried that hangs there as well
             ->node('cellar-26', 'Cellar fob', NodeKind::Handset, 'cellar', '8bit-5v-20io')
             ->supply('cellar-socket', 'cellar-25', 'plug-5v-1a', 'Cellar socket')
