@@ -66,10 +66,10 @@ final readonly class Fuses
         return $fuseA !== null && $fuseA <= self::mostA($tree, $supply) + 1e-9 ? $fuseA : null;
     }
 
-    /** @return float amperes; a larger one behind a battery lets a fault go on that takes less: INF where something else limits it */
+    /** @return float amperes; a larger one behind a battery lets a fault go on that takes less: INF where something else limits it, or the cable is known that it saves */
     public static function mostA(SupplyTree $tree, Supply $supply): float
     {
-        return $tree->classOf($supply)->fused ? self::ABOVE_LIMIT * ($tree->limitMa($supply) ?? INF) / 1000 : INF;
+        return $tree->classOf($supply)->fused && $supply->cableMm2 === null ? self::ABOVE_LIMIT * ($tree->limitMa($supply) ?? INF) / 1000 : INF;
     }
 
     /** @return float what one core carries as a cord in air, amperes */

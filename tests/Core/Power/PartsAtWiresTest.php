@@ -80,6 +80,8 @@ final class PartsAtWiresTest extends CoreTestCase
         $soil = $wired('wifi-3v3-26io', 'sensor-soil', FedFrom::Board3V3, 'OUT', 'IO34');
         yield 'a voltage behind 10 kΩ' => [$with($soil, 'OUT', PartKind::SeriesResistor, 10_000.0), []];
         yield 'a voltage behind more' => [$with($soil, 'OUT', PartKind::SeriesResistor, 11_000.0), ['edge-too-slow' => 'Part OUT of N hangs behind 11 kΩ']];
+        yield 'a voltage made smooth' => [$with($with($soil, 'OUT', PartKind::SeriesResistor, 10_000.0), 'OUT', PartKind::Capacitor, null, null, 10.0), []];
+        yield 'a voltage made slow' => [$with($with($soil, 'OUT', PartKind::SeriesResistor, 10_000.0), 'OUT', PartKind::Capacitor, null, null, 100.0), ['edge-too-slow' => 'The edges of Part OUT of N take 1 s']];
         yield 'a voltage by a shifter' => [$with($soil, 'OUT', PartKind::Shifter), ['part-out-of-place' => 'Level shifter in the wrong place: Part OUT of N']];
 
         // What a three-pin infrared receiver holds high it holds by 30 kΩ: a divider of 1k and 2k leaves 0.3 V of it.

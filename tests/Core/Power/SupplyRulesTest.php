@@ -188,6 +188,7 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'a fuse that lets a pump start' => ['fuse-unfit', $pump(['fuseA' => 2.5]), []];
         yield 'a fuse that does not' => ['fuse-unfit', $pump(['fuseA' => 2.0]), ['The fuse of Feed blows when Pump starts']];
         yield 'a fuse twice of what a battery may give' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.0]), []];
+        yield 'a larger one that saves its cable' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 10.0, 'cableM' => 2, 'cableMm2' => 1.5]), []];
         yield 'a fuse that a fault never blows' => ['fuse-unfit', $fed('lead-12v', ['fuseA' => 8.1]), ['The fuse of Feed saves nothing']];
         // A coil of 80 mA: 3 Ω more than its class leave 0.24 V less of 4.85; 5 Ω 0.4. The class's own are in its tolerance.
         yield 'a lead that leaves enough' => ['supply-too-low', $fed('plug-5v-3a', ['sourceOhm' => 1.2]), []];

@@ -95,8 +95,10 @@ final readonly class Edge
             $terminal->signal === Signal::Tone => 50e-6,
             // Slots of a wire that sensors answer on, the shortest a few microseconds.
             $terminal->pullUpOhm !== null => 1e-6,
-            // A key that is debounced for a twentieth of a second; a voltage that hardly changes.
-            $terminal->contact, $terminal->needs === 'analogue' => 50e-3,
+            // A key that is debounced for a twentieth of a second.
+            $terminal->contact => 50e-3,
+            // A voltage that hardly changes, and is made smoother on purpose.
+            $terminal->needs === 'analogue' => 0.5,
             default => 100e-6,
         };
     }

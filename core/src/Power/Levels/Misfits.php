@@ -13,7 +13,7 @@ use Rundfunk\Plan\PartKind;
 final readonly class Misfits
 {
     /** What a small key is made for. Data sheets of such, from memory. */
-    public const KEY_MA = 50.0;
+    private const KEY_MA = 50.0;
 
     /** What the output of a sensor or a logic part sinks or gives and still keeps its level. Common practice. */
     public const OUTPUT_MA = 4.0;
