@@ -114,6 +114,9 @@ final readonly class Misfits
     /** @return list<Part> pulls, dividers and bases that ask more of whoever works against them than that bears */
     public function strong(): array
     {
+        if ($this->parts() === []) {
+            return [];
+        }
         $mostMa = $this->mostMa();
 
         return array_values(array_filter($this->parts(), fn (Part $part): bool => ($this->asksMa($part) ?? 0.0) > $mostMa + 1e-9));
@@ -142,7 +145,7 @@ final readonly class Misfits
     /** @return list<Part> through which too little comes of the current that is wanted */
     public function starving(): array
     {
-        $wantsMa = $this->wiring->wantedMa($this->wire) ?? 0.0;
+        $wantsMa = $this->parts() === [] ? 0.0 : $this->wiring->wantedMa($this->wire) ?? 0.0;
         if ($wantsMa <= 0.0) {
             return [];
         }
@@ -155,8 +158,8 @@ final readonly class Misfits
     /** @return list<Part> without which its edges would not be so slow */
     public function slowing(): array
     {
-        $edge = $this->wiring->edge($this->wire);
-        if (! $edge->isTooSlow()) {
+        $edge = $this->parts() === [] ? null : $this->wiring->edge($this->wire);
+        if ($edge?->isTooSlow() !== true) {
             return [];
         }
         // Before the resistor that is wanted it is the capacitor.
@@ -170,7 +173,7 @@ final readonly class Misfits
     {
         $levels = $this->wire->board->levels;
         // Without anything that holds it high there is another finding.
-        $hears = ! $this->wire->terminal->contact || $this->wiring->missingPullUpOhm($this->wire) !== null
+        $hears = ! $this->wire->terminal->contact || $this->parts() === [] || $this->wiring->missingPullUpOhm($this->wire) !== null
             || ($this->wiring->contactV($this->wire, false) >= $levels->highInV - 1e-6 && $this->wiring->contactV($this->wire, true) <= $levels->lowInV + 1e-6);
 
         return $hears ? [] : $this->of(PartKind::SeriesResistor, PartKind::PullDown, PartKind::Divider);

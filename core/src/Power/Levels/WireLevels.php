@@ -115,7 +115,7 @@ final readonly class WireLevels
             return null;
         }
         // One in a line that goes both ways divides nothing.
-        if ($this->wire->terminal->goesBothWays()) {
+        if ($this->parts === [] || $this->wire->terminal->goesBothWays()) {
             return $volts;
         }
         $between = Between::of($this->parts);

@@ -37,9 +37,13 @@ final readonly class Wiring
     /** @var WeakMap<Wire, array{WireLevels|null}> worked out once: four rules ask of every wire */
     private WeakMap $levels;
 
+    /** @var WeakMap<Wire, list<Part>> a dozen rules ask of every wire, and nearly none has any */
+    private WeakMap $parts;
+
     public function __construct(public Plan $plan, private Catalogue $catalogue, private SupplyTree $tree)
     {
         $this->levels = new WeakMap;
+        $this->parts = new WeakMap;
     }
 
     public function levels(Wire $wire): ?WireLevels
@@ -181,7 +185,7 @@ final readonly class Wiring
     /** @return list<Part> at a wire's terminal */
     public function partsAt(Wire $wire): array
     {
-        return array_values(array_filter($this->plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
+        return $this->parts[$wire] ??= array_values(array_filter($this->plan->partsOf($wire->module), static fn (Part $part): bool => $part->terminal === $wire->terminal->name));
     }
 
     /**

@@ -19,6 +19,9 @@ final readonly class ContactUnheard extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
+        if (self::isBare($wire, $look)) {
+            return [];
+        }
         $wiring = self::wiring($look);
         if ((new Misfits($wiring, $wire))->muting() === []) {
             return [];

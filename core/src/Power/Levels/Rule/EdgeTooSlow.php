@@ -24,6 +24,9 @@ final readonly class EdgeTooSlow extends LevelRule implements WireRule
 
     public function check(Wire $wire, Look $look): iterable
     {
+        if (self::isBare($wire, $look)) {
+            return [];
+        }
         $wiring = self::wiring($look);
         $slowing = (new Misfits($wiring, $wire))->slowing();
         if ($slowing === []) {

@@ -19,6 +19,12 @@ abstract readonly class LevelRule
         return $look->once(Wiring::class, static fn (): Wiring => new Wiring($look->plan, $look->catalogue, SupplyTree::in($look)));
     }
 
+    /** No part stands at its module: as nearly everywhere in a large plan. */
+    protected static function isBare(Wire $wire, Look $look): bool
+    {
+        return $look->plan->partsOf($wire->module) === [];
+    }
+
     /** Puts right what stands in a wire; null where there is nothing to be done to it. */
     protected static function mend(Look $look, Wire $wire): ?Fix
     {

@@ -18,6 +18,9 @@ final readonly class PartOutOfPlace extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
+        if (self::isBare($wire, $look)) {
+            return;
+        }
         $wiring = self::wiring($look);
         foreach ($wiring->partsAt($wire) as $part) {
             $why = (new Misfits($wiring, $wire))->whyMisplaced($part);

@@ -20,9 +20,12 @@ final readonly class PartStarves extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
+        if (self::isBare($wire, $look)) {
+            return;
+        }
         $wiring = self::wiring($look);
-        $wantsMa = $wiring->wantedMa($wire) ?? 0.0;
         foreach ((new Misfits($wiring, $wire))->starving() as $part) {
+            $wantsMa = $wiring->wantedMa($wire) ?? 0.0;
             $isBase = $part->kind === PartKind::Driver;
             $getsMa = $isBase ? $wiring->takenMa($wire, $part) ?? 0.0 : $wiring->gottenMa($wire, $wantsMa);
             yield Finding::fault(

@@ -24,13 +24,16 @@ final readonly class PullTooStrong extends LevelRule implements WireRule
 
     public function check(Wire $wire, Look $look): iterable
     {
+        if (self::isBare($wire, $look)) {
+            return;
+        }
         // What a pin of the board bears is told by another rule.
         if ($wire->terminal->isDriven()) {
             return;
         }
         $misfits = new Misfits(self::wiring($look), $wire);
-        $mostMa = $misfits->mostMa();
         foreach ($misfits->strong() as $part) {
+            $mostMa = $misfits->mostMa();
             $asksMa = (float) $misfits->asksMa($part);
             yield Finding::of(
                 $asksMa > max(self::BURNS_MA, $mostMa) ? Severity::Fault : Severity::Warning,
