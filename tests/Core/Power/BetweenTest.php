@@ -29,22 +29,45 @@ final class BetweenTest extends TestCase
     #[DataProvider('wires')]
     public function test_both_ends_are_where_ngspice_puts_them(float $givenV, float $sourceOhm, array $parts): void
     {
-        $between = Between::of(array_map(static fn (array $part): Part => new Part('P', 'M', 'T', $part[0], $part[1], $part[2]), $parts));
+        $between = self::between($parts);
         // Heard: the source is at the terminal with the pulls, the pin behind what is in series. Told: the other way about.
         self::assertEqualsWithDelta(self::operatingPoint($givenV, $sourceOhm, $parts, false), $between->atPinV($givenV, $sourceOhm, 5.0), 1e-4);
         self::assertEqualsWithDelta(self::operatingPoint($givenV, 0.0, $parts, true), $between->atTerminalV($givenV, 5.0), 1e-4);
     }
 
-    public function test_a_contact_to_ground_is_where_ngspice_puts_it(): void
+    /** @return iterable<string, array{list<array{PartKind, float, float|null}>, float|null, string}> parts, ohms in the pin, the same for ngspice: p is the pin, t the terminal */
+    public static function contacts(): iterable
     {
-        // 35 kΩ in the pin, 10 kΩ in the wire, 22 kΩ down at the terminal.
-        $between = Between::of([new Part('P', 'M', 'T', PartKind::SeriesResistor, 10_000.0), new Part('Q', 'M', 'T', PartKind::PullDown, 22_000.0)]);
-        foreach ([true, false] as $closed) {
-            $expected = self::spice("v1 r 0 3.3\nr1 r p 35000\nr2 p t 10000\nr3 t 0 ".($closed ? '1m' : '22000')."\n", 'p');
-            self::assertEqualsWithDelta($expected, $between->atPinOfContactV($closed, 3.3, 35_000.0), 1e-4);
-        }
-        self::assertEqualsWithDelta(3.3, Between::of([])->atPinOfContactV(false, 3.3, 35_000.0), 1e-9);
-        self::assertSame(0.0, Between::of([])->atPinOfContactV(true, 3.3, 35_000.0));
+        yield 'in series, pulled down' => [[[PartKind::SeriesResistor, 10_000.0, null], [PartKind::PullDown, 22_000.0, null]], 35_000.0, "r1 r p 35000\nr2 p t 10000\nr3 t 0 22000\n"];
+        yield 'pulled up at the terminal alone' => [[[PartKind::PullUp, 4_700.0, null]], null, "r1 r t 4700\nr2 p t 1m\n"];
+        yield 'pulled both ways, and behind a divider' => [[[PartKind::PullUp, 10_000.0, null], [PartKind::PullDown, 47_000.0, null], [PartKind::Divider, 2_200.0, 33_000.0]], 35_000.0, "r1 r p 35000\nr2 r t 10000\nr3 t 0 47000\nr4 p t 2200\nr5 p 0 33000\n"];
+        yield 'nothing but the pin' => [[], 35_000.0, "r1 r p 35000\nr2 p t 1m\n"];
+    }
+
+    /** @param  list<array{PartKind, float, float|null}>  $parts */
+    #[DataProvider('contacts')]
+    public function test_a_contact_to_ground_is_where_ngspice_puts_it(array $parts, ?float $pinOhm, string $circuit): void
+    {
+        $between = self::between($parts);
+        self::assertEqualsWithDelta(self::spice("v1 r 0 3.3\n{$circuit}rs t 0 1m\n", 'p'), $between->atPinOfContactV(true, 3.3, $pinOhm), 2e-4);
+        self::assertEqualsWithDelta(self::spice("v1 r 0 3.3\n{$circuit}rs t 0 1e12\n", 'p'), $between->atPinOfContactV(false, 3.3, $pinOhm), 2e-4);
+    }
+
+    public function test_what_does_not_say_its_value_is_none(): void
+    {
+        $between = Between::of([
+            new Part('A', 'M', 'T', PartKind::SeriesResistor), new Part('B', 'M', 'T', PartKind::PullUp), new Part('C', 'M', 'T', PartKind::Divider, 1_000.0), new Part('D', 'M', 'T', PartKind::Capacitor),
+            new Part('E', 'M', 'T', PartKind::Shifter), new Part('F', 'M', 'T', PartKind::Driver, 1_000.0),
+        ]);
+        self::assertEquals([0, null, null, null, 0], [$between->seriesOhm, $between->lowerOhm, $between->upOhm, $between->downOhm, $between->microfarads]);
+        $two = Between::of([new Part('A', 'M', 'T', PartKind::Capacitor, microfarads: 0.1), new Part('B', 'M', 'T', PartKind::Capacitor, microfarads: 0.2), new Part('C', 'M', 'T', PartKind::PullUp, 10_000.0), new Part('D', 'M', 'T', PartKind::PullUp, 10_000.0)]);
+        self::assertEqualsWithDelta([0.3, 5_000.0], [$two->microfarads, $two->upOhm], 1e-9);
+    }
+
+    /** @param  list<array{PartKind, float, float|null}>  $parts */
+    private static function between(array $parts): Between
+    {
+        return Between::of(array_map(static fn (array $part): Part => new Part('P', 'M', 'T', $part[0], $part[1], $part[2]), $parts));
     }
 
     /** @param  list<array{PartKind, float, float|null}>  $parts */

@@ -15,6 +15,8 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
+use Rundfunk\View\NodeLevelsView;
+use Rundfunk\View\Shown\LevelRow;
 use Tests\Core\CoreTestCase;
 
 /** A row a part that somebody put into a wire, and what is said of it. Worked by hand; what ends bear and how quick they must be: common practice, and data sheets from memory. */
@@ -122,6 +124,49 @@ final class PartsAtWiresTest extends CoreTestCase
         foreach (self::RULES as $rule) {
             self::assertSame([], self::found($assigned, $rule), "Assign leaves {$rule}");
         }
+    }
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, string, string}> plan, what is offered, what the levels say of the wire */
+    public static function offers(): iterable
+    {
+        $on = static fn (string $board, string $class, ?FedFrom $fed, string $terminal, string $pin, ?OutputKind $kind = null): Closure => static fn (Sketch $s): Sketch => ($kind === null ? $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $fed) : $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $fed)->output('o', 'n', 'O', $kind, 'm', $terminal))->wire('m', $terminal, $pin);
+        $at = static fn (Closure $sketch, string $terminal, PartKind $kind, array $values): Closure => static fn (Sketch $s): Sketch => $sketch($s)->part('m', $terminal, $kind, $values);
+        $sensor = $on('wifi-3v3-26io', 'sensor-temperature', FedFrom::Board3V3, 'DATA', 'IO4');
+        $gate = $on('wifi-3v3-26io', 'transistor-2v5', null, 'GATE', 'IO25', OutputKind::Pwm);
+        $buzz = $on('wifi-3v3-26io', 'buzzer', null, 'SIG', 'IO25', OutputKind::Tone);
+        $lamp = $on('wifi-3v3-26io', 'indicator-lamp', null, 'LED', 'IO25', OutputKind::Lamp);
+        $key = $on('wifi-3v3-26io', 'button-pad-1', null, 'K1', 'IO25');
+        $display = $on('wifi-3v3-26io', 'display-i2c', FedFrom::Board3V3, 'SDA', 'IO21');
+
+        yield 'a pull-up gets the value that is wanted' => [$at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 100.0]), 'Put there: pull-up resistor 4.7 kΩ', 'the pull-up resistor asks for too much'];
+        yield 'the one at a key what is usual' => [$at($key, 'K1', PartKind::PullUp, ['ohms' => 10.0]), 'Put there: pull-up resistor 10 kΩ', 'the pull-up resistor asks for too much'];
+        yield 'one that a module brings itself goes' => [$at($display, 'SDA', PartKind::PullUp, ['ohms' => 1_000.0]), 'Take out the pull-up resistor', 'the pull-up resistor asks for too much'];
+        yield 'a base gets enough' => [$at($buzz, 'SIG', PartKind::Driver, ['ohms' => 10_000.0]), 'Put there: NPN transistor 910 Ω', 'the NPN transistor lets too little through'];
+        yield 'what leaves a lamp dark goes' => [$at($lamp, 'LED', PartKind::SeriesResistor, ['ohms' => 10_000.0]), 'Take out the resistor in series', 'the resistor in series lets too little through'];
+        yield 'before a gate the usual' => [$at($gate, 'GATE', PartKind::SeriesResistor, ['ohms' => 47_000.0]), 'Put there: resistor in series 100 Ω', 'the resistor in series makes it too slow'];
+        yield 'a capacitor goes, what is wanted comes' => [$at($gate, 'GATE', PartKind::Capacitor, ['microfarads' => 10.0]), 'Put there: resistor in series 100 Ω in place of the capacitor', 'the capacitor makes it too slow'];
+        yield 'what keeps a key from being heard goes' => [$at($key, 'K1', PartKind::SeriesResistor, ['ohms' => 33_000.0]), 'Take out the resistor in series', 'the resistor in series keeps it from being heard'];
+        yield 'what goes one way goes' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::Driver, ['ohms' => 1_000.0]), 'Take out the NPN transistor', 'the NPN transistor is out of place'];
+        yield 'a pull that a weak high does not lift' => [$at($on('wifi-3v3-26io', 'infrared-receiver', FedFrom::Board3V3, 'OUT', 'IO25'), 'OUT', PartKind::PullDown, ['ohms' => 4_700.0]), 'Take out the pull-down resistor', 'the pull-down resistor spoils its levels'];
+    }
+
+    /** @param  Closure(Sketch): Sketch  $draw */
+    #[DataProvider('offers')]
+    public function test_one_press_puts_a_wire_right_and_the_levels_say_what_is_wrong(Closure $draw, string $label, string $words): void
+    {
+        $sketch = self::sketch();
+        $plan = $draw($sketch)->plan();
+        $labels = [];
+        foreach (self::RULES as $rule) {
+            foreach (self::found($plan, $rule) as $finding) {
+                $labels[] = $finding->fix?->label;
+            }
+        }
+        self::assertContains($label, $labels);
+        $levels = (new NodeLevelsView)->of($sketch->id('n'), $plan, self::knowledge()->of($plan));
+        $wire = array_values(array_filter($levels->wires ?? [], static fn (LevelRow $row): bool => $row->arrives === $words));
+        self::assertCount(1, $wire);
+        self::assertFalse($wire[0]->sound);
     }
 
     public function test_what_is_put_right_stays_the_same_part(): void

@@ -15,6 +15,9 @@ use Rundfunk\Plan\PartKind;
  */
 final readonly class Between
 {
+    /** A wire, or a contact that is closed. */
+    private const WIRE_OHM = 1e-3;
+
     /**
      * @param  float  $seriesOhm  in the wire: resistors and the upper ones of dividers; 0 for none
      * @param  float|null  $lowerOhm  behind those to ground; null for none
@@ -26,27 +29,36 @@ final readonly class Between
     {
     }
 
-    /** @param  list<Part>  $parts  at one terminal */
+    /** @param  list<Part>  $parts  at one terminal; one that does not say its value is none */
     public static function of(array $parts): self
     {
-        $series = 0.0;
-        $farads = 0.0;
-        $siemens = ['lower' => 0.0, 'up' => 0.0, 'down' => 0.0];
+        $series = [];
+        $lower = [];
+        $up = [];
+        $down = [];
+        $microfarads = [];
         foreach ($parts as $part) {
-            $ohms = $part->ohms ?? 0.0;
-            $series += match ($part->kind) {
-                PartKind::SeriesResistor => $ohms,
-                PartKind::Divider => $part->lowerOhms === null ? 0.0 : $ohms,
-                default => 0.0,
+            match (true) {
+                $part->kind === PartKind::Capacitor => $microfarads[] = $part->microfarads,
+                $part->ohms === null => null,
+                $part->kind === PartKind::SeriesResistor => $series[] = $part->ohms,
+                $part->kind === PartKind::PullUp => $up[] = $part->ohms,
+                $part->kind === PartKind::PullDown => $down[] = $part->ohms,
+                $part->kind === PartKind::Divider && $part->lowerOhms !== null => [$series[] = $part->ohms, $lower[] = $part->lowerOhms],
+                default => null,
             };
-            $farads += $part->kind === PartKind::Capacitor ? $part->microfarads ?? 0.0 : 0.0;
-            $siemens['lower'] += $part->kind === PartKind::Divider && $part->lowerOhms !== null && $ohms > 0.0 ? 1 / $part->lowerOhms : 0.0;
-            $siemens['up'] += $part->kind === PartKind::PullUp && $ohms > 0.0 ? 1 / $ohms : 0.0;
-            $siemens['down'] += $part->kind === PartKind::PullDown && $ohms > 0.0 ? 1 / $ohms : 0.0;
         }
-        $ohm = static fn (float $siemens): ?float => $siemens > 0.0 ? 1 / $siemens : null;
 
-        return new self($series, $ohm($siemens['lower']), $ohm($siemens['up']), $ohm($siemens['down']), $farads);
+        return new self(array_sum($series), self::besideOhm($lower), self::besideOhm($up), self::besideOhm($down), array_sum(array_filter($microfarads, is_float(...))));
+    }
+
+    /**
+     * @param  list<float>  $ohms  side by side
+     * @return float|null null where there are none
+     */
+    private static function besideOhm(array $ohms): ?float
+    {
+        return $ohms === [] ? null : 1 / array_sum(array_map(static fn (float $one): float => 1 / $one, $ohms));
     }
 
     /** @return float volts at the module's terminal while the pin of the board gives so many, and what pulls up does so to so many */
@@ -67,15 +79,11 @@ final readonly class Between
     /** @return float volts at the pin while a contact to ground at the terminal is open, or closed; the board's own pull-up included */
     public function atPinOfContactV(bool $closed, float $logicV, ?float $pinUpOhm): float
     {
-        $terminalOhm = match (true) {
-            $closed => 0.0,
-            $this->upOhm === null && $this->downOhm === null => null,
-            default => 1 / (($this->upOhm === null ? 0.0 : 1 / $this->upOhm) + ($this->downOhm === null ? 0.0 : 1 / $this->downOhm)),
-        };
-        $terminalV = $closed || $terminalOhm === null || $this->upOhm === null ? 0.0 : $logicV * $terminalOhm / $this->upOhm;
+        $atTerminal = $closed ? [[0.0, self::WIRE_OHM]] : [[$logicV, $this->upOhm], [0.0, $this->downOhm]];
+        $terminalOhm = self::besideOhm(array_values(array_filter(array_column($atTerminal, 1), is_float(...))));
         $way = $terminalOhm === null ? null : $this->seriesOhm + $terminalOhm;
 
-        return $way === 0.0 ? $terminalV : self::node([[$logicV, $pinUpOhm], [$terminalV, $way], [0.0, $this->lowerOhm]]);
+        return self::node([[$logicV, $pinUpOhm], [self::node($atTerminal), $way], [0.0, $this->lowerOhm]]);
     }
 
     /**
@@ -89,8 +97,8 @@ final readonly class Between
         $siemens = 0.0;
         foreach ($branches as [$volts, $ohms]) {
             if ($ohms !== null) {
-                $amperes += $volts / max($ohms, 1e-3);
-                $siemens += 1 / max($ohms, 1e-3);
+                $amperes += $volts / max($ohms, self::WIRE_OHM);
+                $siemens += 1 / max($ohms, self::WIRE_OHM);
             }
         }
 
