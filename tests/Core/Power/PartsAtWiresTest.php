@@ -7,6 +7,7 @@ namespace Tests\Core\Power;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Severity;
 use Rundfunk\Demo\FedFrom;
 use Rundfunk\Demo\Sketch;
 use Rundfunk\Edit\Editor;
@@ -167,6 +168,42 @@ final class PartsAtWiresTest extends CoreTestCase
         $wire = array_values(array_filter($levels->wires ?? [], static fn (LevelRow $row): bool => $row->arrives === $words));
         self::assertCount(1, $wire);
         self::assertFalse($wire[0]->sound);
+    }
+
+    /** @return iterable<string, array{string, PartKind, array<string, float>, string, string, string, Severity, array<string, float|int|null>}> class, part, its values, terminal, pin, rule, how grave, figures */
+    public static function figures(): iterable
+    {
+        yield 'it can not pull that low' => ['sensor-temperature', PartKind::PullUp, ['ohms' => 166.0], 'DATA', 'IO4', 'pull-too-strong', Severity::Warning, ['asks_ma' => 19.88, 'most_ma' => 4.0]];
+        yield 'and that burns it' => ['sensor-temperature', PartKind::PullUp, ['ohms' => 164.0], 'DATA', 'IO4', 'pull-too-strong', Severity::Fault, ['asks_ma' => 20.122, 'most_ma' => 4.0]];
+        yield 'a key bears fifty' => ['button-pad-1', PartKind::PullUp, ['ohms' => 65.0], 'K1', 'IO25', 'pull-too-strong', Severity::Fault, ['asks_ma' => 50.769, 'most_ma' => 50.0]];
+        yield 'pressed it is no low' => ['button-pad-1', PartKind::SeriesResistor, ['ohms' => 15_000.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 3.3, 'closed_v' => 0.99, 'high_v' => 2.48, 'low_v' => 0.83]];
+        yield 'let go it is no high' => ['button-pad-1', PartKind::PullDown, ['ohms' => 35_000.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 1.65, 'closed_v' => 0.0, 'high_v' => 2.48, 'low_v' => 0.83]];
+        yield 'a base of a third' => ['buzzer', PartKind::Driver, ['ohms' => 2_000.0], 'SIG', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.97, 'wants_ma' => 30.0]];
+        yield 'less than a third of a lamp' => ['indicator-lamp', PartKind::SeriesResistor, ['ohms' => 2_200.0], 'LED', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.4375, 'wants_ma' => 1.4]];
+        // τ of 6.8 kΩ and 1.5 nF, of 20.1 and of 19.9 kΩ: three times too slow is lost.
+        yield 'a gate that is slow' => ['transistor-2v5', PartKind::SeriesResistor, ['ohms' => 19_900.0], 'GATE', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 19_900.0, 'seconds' => 2.985e-5, 'most_ohms' => 100_000.0, 'most_seconds' => 1e-5]];
+        yield 'a gate that never opens' => ['transistor-2v5', PartKind::SeriesResistor, ['ohms' => 20_100.0], 'GATE', 'IO25', 'edge-too-slow', Severity::Fault, ['ohms' => 20_100.0, 'seconds' => 3.015e-5, 'most_ohms' => 100_000.0, 'most_seconds' => 1e-5]];
+        yield 'a clock' => ['packet-radio-plain', PartKind::SeriesResistor, ['ohms' => 430.0], 'SCK', 'IO18', 'edge-too-slow', Severity::Warning, ['ohms' => 430.0, 'seconds' => 2.15e-8, 'most_ohms' => 100_000.0, 'most_seconds' => 2e-8]];
+        yield 'an I²C line' => ['display-i2c', PartKind::SeriesResistor, ['ohms' => 2_700.0], 'SDA', 'IO21', 'edge-too-slow', Severity::Warning, ['ohms' => 2_700.0, 'seconds' => 1.35e-7, 'most_ohms' => 100_000.0, 'most_seconds' => 1.3e-7]];
+        yield 'a serial line' => ['modem-lte-eu', PartKind::SeriesResistor, ['ohms' => 22_000.0], 'RXD', 'IO17', 'edge-too-slow', Severity::Warning, ['ohms' => 22_000.0, 'seconds' => 1.1e-6, 'most_ohms' => 100_000.0, 'most_seconds' => 1e-6]];
+        yield 'a servo' => ['servo-small', PartKind::SeriesResistor, ['ohms' => 102_000.0], 'SIG', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 102_000.0, 'seconds' => 5.1e-6, 'most_ohms' => 100_000.0, 'most_seconds' => 5e-6]];
+        yield 'a voltage' => ['sensor-soil', PartKind::SeriesResistor, ['ohms' => 11_000.0], 'OUT', 'IO34', 'edge-too-slow', Severity::Warning, ['ohms' => 11_000.0, 'seconds' => 5.5e-7, 'most_ohms' => 10_000.0, 'most_seconds' => 0.5]];
+        yield 'a plain signal by its capacitor' => ['relay-bank-1-high', PartKind::Capacitor, ['microfarads' => 4.7], 'IN1', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 0.0, 'seconds' => 30.0 * (4.7e-6 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 1e-4]];
+        yield 'a receiver by its own resistor and a capacitor' => ['infrared-receiver', PartKind::Capacitor, ['microfarads' => 0.0022], 'OUT', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 30_000.0, 'seconds' => 30_000 * (2.2e-9 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 3.5e-5]];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @param  array<string, float|int|null>  $numbers
+     */
+    #[DataProvider('figures')]
+    public function test_the_figures_are_those_of_the_circuit(string $class, PartKind $kind, array $values, string $terminal, string $pin, string $rule, Severity $severity, array $numbers): void
+    {
+        $fed = self::knowledge()->catalogue->modules[$class]->isFed() ? ($class === 'relay-bank-1-high' ? FedFrom::Board5V : FedFrom::Board3V3) : null;
+        $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', $class, 'Part', $fed)->wire('m', $terminal, $pin)->part('m', $terminal, $kind, $values)->plan();
+        [$finding] = self::found($plan, $rule);
+        self::assertSame($severity, $finding->severity);
+        self::assertEqualsWithDelta($numbers, $finding->numbers, 1e-9);
     }
 
     public function test_what_is_put_right_stays_the_same_part(): void
