@@ -28,7 +28,10 @@ final readonly class OwnClass
     {
         $copied = $shipped->described($own->copyOf);
 
-        return [...($own->description === [] ? $copied : $own->description), 'key' => $own->key(), 'name' => $own->name, 'basis' => self::BASIS];
+        // Nobody is asked that: a copy sleeps as its class does.
+        $asleep = array_intersect_key($copied, ['floatsAsleep' => true]);
+
+        return [...($own->description === [] ? $copied : $own->description), ...$asleep, 'key' => $own->key(), 'name' => $own->name, 'basis' => self::BASIS];
     }
 
     /** @return array<array-key, mixed> as a module's file */
@@ -37,6 +40,11 @@ final readonly class OwnClass
         $copied = $shipped->described($own->copyOf);
         $kept = array_intersect_key($copied, array_flip(['group', 'medium', 'role', 'carries']));
         $description = $own->description === [] ? $copied : array_diff_key($own->description, array_flip(['group', 'medium', 'role', 'carries']));
+
+        // Pins that were described without what they bear bear what those of its class do.
+        if (is_array($description['offers'] ?? null) && is_array($copied['offers'] ?? null)) {
+            $description['offers'] += array_intersect_key($copied['offers'], ['pinCurrent' => true]);
+        }
 
         return ['figures' => [], 'reads' => [], ...$description, ...$kept, 'key' => $own->key(), 'name' => $own->name, 'basis' => self::BASIS];
     }

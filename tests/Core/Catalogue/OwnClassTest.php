@@ -29,11 +29,66 @@ use Tests\Core\CoreTestCase;
 /** Boards and modules that the catalogue does not have: what a plan says of them is what it is judged by. */
 final class OwnClassTest extends CoreTestCase
 {
+    /** Whoever described a copy of such a class wrote all of these down, and a copy may have no other: one that goes makes stored plans unreadable. As of 25 November 2026. */
+    private const FIGURES = [
+        'can-spi-3v3' => ['clockDivided', 'filters', 'masks'],
+        'can-spi-5v' => ['clockDivided', 'filters', 'masks'],
+        'can-transceiver-3v3' => ['clockDivided'],
+        'can-transceiver-5v' => ['clockDivided'],
+        'diode-or-8' => ['gathers', 'levels', 'returning'],
+        'dmx-bridge-usb' => ['bridge', 'usb'],
+        'dmx-bridge' => ['bridge'],
+        'dmx-driver-3v3' => ['unitLoads'],
+        'dmx-driver-5v' => ['unitLoads'],
+        'dmx-driver-isolated' => ['isolated', 'unitLoads'],
+        'dmx-receiver-3v3' => ['unitLoads'],
+        'dmx-receiver-5v' => ['unitLoads'],
+        'dmx-splitter-4' => ['isolated', 'outputs', 'unitLoads'],
+        'dmx-wire' => ['bare'],
+        'infrared-both' => ['driven', 'dropV'],
+        'infrared-emitter-pin' => ['driven', 'dropV'],
+        'infrared-emitter' => ['driven', 'dropV'],
+        'keyed-receiver-4-latched' => ['answers'],
+        'keyed-receiver-4-momentary' => ['answers'],
+        'keyed-receiver-4-toggle' => ['answers'],
+        'modem-2g' => ['burstA', 'burstS', 'generation', 'inputMaxV', 'outputV', 'periodS'],
+        'modem-lte-eu' => ['generation', 'inputMaxV', 'outputV', 'variant'],
+        'modem-lte-us' => ['generation', 'inputMaxV', 'outputV', 'variant'],
+        'rs232-converter' => ['baudMost', 'levels'],
+        'rs232-isolated' => ['baudMost', 'isolated', 'levels'],
+        'rs485-3v3' => ['baudMost', 'levels', 'unitLoads'],
+        'rs485-5v' => ['baudMost', 'levels', 'unitLoads'],
+        'rs485-isolated' => ['baudMost', 'isolated', 'levels', 'unitLoads'],
+        'sensor-climate' => ['leastIntervalS'],
+        'sensor-temperature' => ['leastIntervalS'],
+        'serial-wire' => ['levels'],
+    ];
+
     private static function sketched(): Sketch
     {
         $sketch = self::sketch()->describe(ThingKind::OwnBoard, 'b', 'Old board', '8bit-5v-20io')->describe(ThingKind::OwnModule, 'r', 'Big relays', 'relay-bank-2-high');
 
         return $sketch->node('n', 'Shed', NodeKind::Controller, null, $sketch->classOf('b'))->module('m', 'n', $sketch->classOf('r'), 'Relays')->output('o', 'n', 'Lamp', OutputKind::Relay, 'm', 'IN1');
+    }
+
+    public function test_no_class_loses_a_figure_that_a_stored_copy_of_it_says(): void
+    {
+        foreach (self::FIGURES as $class => $figures) {
+            self::assertSame([], array_values(array_diff($figures, array_keys(self::knowledge()->catalogue->modules[$class]->figures))), $class);
+        }
+    }
+
+    public function test_a_copy_described_before_there_was_such_a_figure_has_that_of_its_class(): void
+    {
+        $board = array_diff_key(OwnClass::description('wifi-3v3-26io', self::knowledge()->catalogue), ['floatsAsleep' => true]);
+        $register = OwnClass::description('shift-register-8', self::knowledge()->catalogue);
+        self::assertIsArray($register['offers']);
+        unset($register['offers']['pinCurrent']);
+        $sketch = self::sketch()->describe(ThingKind::OwnBoard, 'b', 'Old board', 'wifi-3v3-26io', $board)->describe(ThingKind::OwnModule, 'x', 'Old register', 'shift-register-8', $register);
+        $plan = $sketch->node('n', 'Shed', NodeKind::Controller, null, $sketch->classOf('b'))->module('m', 'n', $sketch->classOf('x'), 'Register')->plan();
+        $catalogue = self::knowledge()->of($plan)->catalogue;
+        self::assertTrue($catalogue->boardOf($plan->nodes()[0])?->floatsAsleep);
+        self::assertSame(6.0, $catalogue->classOf($plan->modules()[0])->offeredCurrent?->advisedMa);
     }
 
     public function test_a_copy_as_it_stands_is_judged_and_assigned_as_what_it_was_copied_from(): void
