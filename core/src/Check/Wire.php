@@ -43,6 +43,15 @@ final readonly class Wire
         return $this->pin->current ?? $this->board->pinCurrent;
     }
 
+    /** @return list<string> buses that have the line of its terminal on its pin: "spi0", "uart1" */
+    public function buses(): array
+    {
+        [$kind, $line] = explode('.', $this->terminal->needs);
+        $on = array_filter($this->pin->can ?? [], static fn (string $can): bool => str_starts_with($can, $kind) && str_ends_with($can, ".{$line}"));
+
+        return array_map(static fn (string $can): string => explode('.', $can)[0], array_values($on));
+    }
+
     public function at(): Spot
     {
         return Spot::of($this->use, "{$this->node->name}, {$this->module->name} {$this->terminal->name}", 'pin');

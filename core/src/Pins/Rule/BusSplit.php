@@ -26,7 +26,7 @@ final readonly class BusSplit implements NodeRule
             }
         }
         foreach ($byModule as $wires) {
-            $common = array_intersect(...array_map(self::buses(...), $wires));
+            $common = array_intersect(...array_map(static fn (Wire $wire): array => $wire->buses(), $wires));
             if ($common !== []) {
                 continue;
             }
@@ -44,19 +44,5 @@ final readonly class BusSplit implements NodeRule
                 about: [$wires[0]->module->id],
             );
         }
-    }
-
-    /** @return list<string> buses that have this line on this pin: "spi0", "uart1" */
-    private static function buses(Wire $wire): array
-    {
-        [$kind, $line] = explode('.', $wire->terminal->needs);
-        $buses = [];
-        foreach ($wire->pin->can ?? [] as $can) {
-            if (str_starts_with($can, $kind) && str_ends_with($can, ".{$line}")) {
-                $buses[] = explode('.', $can)[0];
-            }
-        }
-
-        return $buses;
     }
 }

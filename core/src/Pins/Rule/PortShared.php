@@ -8,7 +8,6 @@ use Rundfunk\Check\Finding;
 use Rundfunk\Check\Finds;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\NodeRule;
-use Rundfunk\Check\Wire;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
@@ -22,7 +21,7 @@ final readonly class PortShared implements NodeRule
         $ports = [];
         foreach ($look->wiresOf($node) as $wire) {
             if (str_starts_with($wire->terminal->needs, 'uart.') && ! $wire->terminal->isBySoftware($wire->use)) {
-                foreach (self::ports($wire) as $port) {
+                foreach ($wire->buses() as $port) {
                     $ports[$port][$wire->module->id] = $wire->module->name;
                 }
             }
@@ -41,16 +40,5 @@ final readonly class PortShared implements NodeRule
                 about: [$node->id, $port],
             );
         }
-    }
-
-    /** @return list<string> that have this line on this pin: "uart1" */
-    private static function ports(Wire $wire): array
-    {
-        $line = explode('.', $wire->terminal->needs)[1];
-
-        return array_map(
-            static fn (string $can): string => explode('.', $can)[0],
-            array_values(array_filter($wire->pin->can ?? [], static fn (string $can): bool => str_starts_with($can, 'uart') && str_ends_with($can, ".{$line}"))),
-        );
     }
 }
