@@ -56,6 +56,14 @@ final readonly class Burst
         return $microfarads <= 0.0 ? null : $this->under($microfarads, $this->esrOhm());
     }
 
+    /** It falls below so many volts in each burst, or has nothing that would hold it. */
+    public function sagsBelow(float $leastV): bool
+    {
+        $droop = $this->droop();
+
+        return $droop === null || $droop->steadyV() < $leastV;
+    }
+
     /** @return float|null the smallest that is sold and holds the voltage, microfarads; null where none does */
     public function enoughUf(float $leastV): ?float
     {

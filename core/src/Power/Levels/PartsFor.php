@@ -55,8 +55,8 @@ final readonly class PartsFor
     {
         $leastV = $look->catalogue->classOf($module)->minV;
         $burst = Burst::of(new SupplyTree($fed, $look->catalogue), $fed->module($module->id));
-        $sags = static fn (?Burst $one): bool => $one !== null && ($one->droop()?->steadyV() ?? 0.0) < $leastV;
-        $enoughUf = $sags($burst) && ! $sags(Burst::of(SupplyTree::in($look), $module)) ? $burst?->enoughUf($leastV) : null;
+        $sagged = Burst::of(SupplyTree::in($look), $module)?->sagsBelow($leastV) === true;
+        $enoughUf = $burst?->sagsBelow($leastV) === true && ! $sagged ? $burst->enoughUf($leastV) : null;
 
         return $burst === null || $enoughUf === null ? [] : $burst->with($look->plan, $enoughUf);
     }

@@ -25,18 +25,15 @@ final readonly class SupplySags implements ModuleRule
     {
         $class = $look->catalogue->classOf($module);
         $burst = $class->bursts() ? Burst::of(SupplyTree::in($look), $module) : null;
-        if ($burst === null) {
+        $leastV = $class->minV;
+        if ($burst === null || ! $burst->sagsBelow($leastV)) {
             return [];
         }
         // On a link or not: it is soldered as it stands.
         $endpoint = $look->plan->having(Endpoint::class, 'moduleId', $module->id)[0] ?? null;
         $node = $look->plan->node($module->nodeId);
         $droop = $burst->droop();
-        $leastV = $class->minV;
         $none = $droop === null;
-        if ($droop !== null && $droop->steadyV() >= $leastV) {
-            return [];
-        }
         $enough = $burst->enoughUf($leastV);
 
         return [Finding::fault(

@@ -99,8 +99,7 @@ final readonly class PartStep implements Step
     {
         $burst = Burst::of($tree, $module);
         $leastV = $tree->moduleClass($module)->minV;
-        $droop = $burst?->droop();
-        if ($burst === null || ($droop !== null && $droop->steadyV() >= $leastV)) {
+        if ($burst === null || ! $burst->sagsBelow($leastV)) {
             return;
         }
         $enough = $burst->enoughUf($leastV);
