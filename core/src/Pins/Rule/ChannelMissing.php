@@ -22,25 +22,27 @@ final readonly class ChannelMissing implements NodeRule
 {
     public function check(Node $node, Look $look): iterable
     {
+        // Asked once for all of a kind: a node may have thousands that wait.
+        $waits = [];
         if ($node->kind->isBought()) {
             return;
         }
         foreach ($look->plan->controlsOf($node) as $control) {
             if ($control->kind->isWired() && ! self::sits($look, $node, $control->moduleId, $control->terminal, 'control')) {
-                yield self::finding($look, $control, $node, 'terminal', 'No key or axis of the node is named for it, so it has no pin.', 'Add a button pad or joystick if there is no room, then Assign.');
+                $waits[$control->kind->value] ??= [self::waitsForPin($look, $node, $control)];
+                yield self::finding($waits[$control->kind->value][0], $control, $node, 'terminal', 'No key or axis of the node is named for it, so it has no pin.', 'Add a button pad or joystick if there is no room, then Assign.');
             }
         }
         foreach ($look->plan->outputsOf($node) as $output) {
             if ($output->kind->isWired() && ! self::sits($look, $node, $output->moduleId, $output->channel, 'output')) {
-                yield self::finding($look, $output, $node, 'channel', 'No relay channel or lamp of the node is named for it, so it has no pin.', 'Add a relay bank if all channels are taken, then Assign.');
+                $waits["output {$output->kind->value}"] ??= [self::waitsForPin($look, $node, $output)];
+                yield self::finding($waits["output {$output->kind->value}"][0], $output, $node, 'channel', 'No relay channel or lamp of the node is named for it, so it has no pin.', 'Add a relay bank if all channels are taken, then Assign.');
             }
         }
     }
 
-    private static function finding(Look $look, Control|Output $thing, Node $node, string $field, string $detail, string $remedy): Finding
+    private static function finding(?string $waits, Control|Output $thing, Node $node, string $field, string $detail, string $remedy): Finding
     {
-        $waits = self::waitsForPin($look, $node, $thing);
-
         return Finding::warning(
             "{$thing->name} of {$node->name} is on no channel yet",
             Spot::of($thing, "{$node->name}, {$thing->name}", $field),
