@@ -29,10 +29,21 @@ final readonly class CableRun
 
     public static function of(Look $look, Cable $cable): self
     {
+        return self::among($look, $cable, self::beside($look->plan, $cable));
+    }
+
+    /** As it would be, were it the only one between its nodes. */
+    public static function alone(Look $look, Cable $cable): self
+    {
+        return self::among($look, $cable, [$cable]);
+    }
+
+    /** @param  non-empty-list<Cable>  $beside  all between the same two nodes, in order */
+    private static function among(Look $look, Cable $cable, array $beside): self
+    {
         $plan = $look->plan;
         $tree = SupplyTree::in($look);
         $wants = $cable->fromId === $cable->toId ? [] : [...self::data($plan, $cable, $look->media), ...self::power($plan, $cable, $tree)];
-        $beside = self::beside($plan, $cable);
         $missing = [];
         foreach ($wants as $want) {
             $met = array_filter($beside, static fn (Cable $one): bool => self::carries($one, $want)) !== [];

@@ -14,6 +14,7 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\PlanRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Plan\Cable;
+use Rundfunk\Plan\CableCore;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Operation;
@@ -24,6 +25,8 @@ use Rundfunk\Plan\Supply;
 #[Finds('fed-from-afar', WorkStep::PinsAndPower)]
 final readonly class FedFromAfar implements PlanRule
 {
+    private const CORES = 4;
+
     public function check(Look $look): iterable
     {
         foreach (self::fromElsewhere($look) as [$nodeId, $supply, $names]) {
@@ -87,19 +90,12 @@ final readonly class FedFromAfar implements PlanRule
 
     private static function laid(Look $look, Node $node, Node $other): Fix
     {
-        $name = mb_substr("{$other->name} – {$node->name}", 0, 80);
-        $id = $look->plan->newId('cable', 'feeds', $other->id, $node->id);
         // Cores in pairs: what else the two have to say to each other goes through it as well.
-        $cable = new Cable($id, $other->id, $node->id, $name, twisted: true);
-        $draft = $look->plan->draft();
-        $draft->put($cable);
-        $wanted = count(CableRun::of(new Look($draft->plan(), $look->knowledge), $cable)->missing);
-        $cores = max($cable->cores, $wanted + $wanted % 2);
-        $draft->change($cable, ['cores' => $cores]);
-        $plan = $draft->plan();
-        $laid = $plan->find(Cable::kind(), $id);
-        $uses = $laid instanceof Cable ? Cores::completed(CableRun::of(new Look($plan, $look->knowledge), $laid)) : null;
+        $lays = /** @param  list<CableCore>  $uses */ static fn (int $cores, array $uses = []): Cable => new Cable($look->plan->newId('cable', 'feeds', $other->id, $node->id), $other->id, $node->id, mb_substr("{$other->name} – {$node->name}", 0, 80), $cores, twisted: true, uses: $uses);
+        $wanted = count(CableRun::alone($look, $lays(self::CORES))->missing);
+        $cores = max(self::CORES, $wanted + $wanted % 2);
+        $uses = Cores::completed(CableRun::alone($look, $lays($cores))) ?? [];
 
-        return new Fix("Lay a cable of {$cores} cores in pairs", Operation::add(new Cable($id, $other->id, $node->id, $name, $cores, twisted: true, uses: $uses ?? [])));
+        return new Fix("Lay a cable of {$cores} cores in pairs", Operation::add($lays($cores, $uses)));
     }
 }
