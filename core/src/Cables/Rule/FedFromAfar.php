@@ -90,12 +90,20 @@ final readonly class FedFromAfar implements PlanRule
 
     private static function laid(Look $look, Node $node, Node $other): Fix
     {
-        // Cores in pairs: what else the two have to say to each other goes through it as well.
-        $lays = /** @param  list<CableCore>  $uses */ static fn (int $cores, array $uses = []): Cable => new Cable($look->plan->newId('cable', 'feeds', $other->id, $node->id), $other->id, $node->id, mb_substr("{$other->name} – {$node->name}", 0, 80), $cores, twisted: true, uses: $uses);
-        $wanted = count(CableRun::alone($look, $lays(self::CORES))->missing);
+        $wanted = count(CableRun::alone($look, self::lead($look, $node, $other, self::CORES))->missing);
         $cores = max(self::CORES, $wanted + $wanted % 2);
-        $uses = Cores::completed(CableRun::alone($look, $lays($cores))) ?? [];
+        $uses = Cores::completed(CableRun::alone($look, self::lead($look, $node, $other, $cores)));
 
-        return new Fix("Lay a cable of {$cores} cores in pairs", Operation::add($lays($cores, $uses)));
+        return new Fix("Lay a cable of {$cores} cores in pairs", Operation::add(self::lead($look, $node, $other, $cores, $uses ?? [])));
+    }
+
+    /**
+     * Cores in pairs: what else the two have to say to each other goes through it as well.
+     *
+     * @param  list<CableCore>  $uses
+     */
+    private static function lead(Look $look, Node $node, Node $other, int $cores, array $uses = []): Cable
+    {
+        return new Cable($look->plan->newId('cable', 'feeds', $other->id, $node->id), $other->id, $node->id, mb_substr("{$other->name} – {$node->name}", 0, 80), $cores, twisted: true, uses: $uses);
     }
 }
