@@ -189,6 +189,14 @@ final class PartsAtWiresTest extends CoreTestCase
         yield 'a servo' => ['servo-small', PartKind::SeriesResistor, ['ohms' => 102_000.0], 'SIG', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 102_000.0, 'seconds' => 5.1e-6, 'most_ohms' => 100_000.0, 'most_seconds' => 5e-6]];
         yield 'a voltage' => ['sensor-soil', PartKind::SeriesResistor, ['ohms' => 11_000.0], 'OUT', 'IO34', 'edge-too-slow', Severity::Warning, ['ohms' => 11_000.0, 'seconds' => 5.5e-7, 'most_ohms' => 10_000.0, 'most_seconds' => 0.5]];
         yield 'a plain signal by its capacitor' => ['relay-bank-1-high', PartKind::Capacitor, ['microfarads' => 4.7], 'IN1', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 0.0, 'seconds' => 30.0 * (4.7e-6 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 1e-4]];
+        yield 'a CAN line' => ['can-transceiver-3v3', PartKind::SeriesResistor, ['ohms' => 1_020.0], 'TXD', 'IO5', 'edge-too-slow', Severity::Warning, ['ohms' => 1_020.0, 'seconds' => 5.1e-8, 'most_ohms' => 100_000.0, 'most_seconds' => 5e-8]];
+        yield 'pixels' => ['strip-pixels', PartKind::SeriesResistor, ['ohms' => 2_100.0], 'DIN', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 2_100.0, 'seconds' => 1.05e-7, 'most_ohms' => 100_000.0, 'most_seconds' => 1e-7]];
+        yield 'a carrier' => ['infrared-emitter', PartKind::SeriesResistor, ['ohms' => 62_000.0], 'IN', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 62_000.0, 'seconds' => 3.1e-6, 'most_ohms' => 100_000.0, 'most_seconds' => 3e-6]];
+        yield 'a tone' => ['buzzer-driven', PartKind::Capacitor, ['microfarads' => 2.2], 'SIG', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 0.0, 'seconds' => 30.0 * (2.2e-6 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 5e-5]];
+        // The resistor in the pin, 35 kΩ, is what loads it.
+        yield 'a key' => ['button-pad-1', PartKind::Capacitor, ['microfarads' => 1.5], 'K1', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 35_000.0, 'seconds' => 35_000 * (1.5e-6 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 0.05]];
+        // No pull-up in that pin: the one that was put there, and what stands in the wire besides.
+        yield 'a key on a pin that holds nothing' => ['button-pad-1', PartKind::PullUp, ['ohms' => 150_000.0], 'K1', 'IO34', 'edge-too-slow', Severity::Warning, ['ohms' => 150_000.0, 'seconds' => 7.5e-6, 'most_ohms' => 100_000.0, 'most_seconds' => 0.05]];
         yield 'a receiver by its own resistor and a capacitor' => ['infrared-receiver', PartKind::Capacitor, ['microfarads' => 0.0022], 'OUT', 'IO25', 'edge-too-slow', Severity::Warning, ['ohms' => 30_000.0, 'seconds' => 30_000 * (2.2e-9 + 50e-12), 'most_ohms' => 100_000.0, 'most_seconds' => 3.5e-5]];
     }
 
@@ -199,11 +207,91 @@ final class PartsAtWiresTest extends CoreTestCase
     #[DataProvider('figures')]
     public function test_the_figures_are_those_of_the_circuit(string $class, PartKind $kind, array $values, string $terminal, string $pin, string $rule, Severity $severity, array $numbers): void
     {
-        $fed = self::knowledge()->catalogue->modules[$class]->isFed() ? ($class === 'relay-bank-1-high' ? FedFrom::Board5V : FedFrom::Board3V3) : null;
+        $fed = self::knowledge()->catalogue->modules[$class]->isFed() ? ($class === 'relay-bank-1-high' || $class === 'strip-pixels' ? FedFrom::Board5V : FedFrom::Board3V3) : null;
         $plan = self::sketch()->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', $class, 'Part', $fed)->wire('m', $terminal, $pin)->part('m', $terminal, $kind, $values)->plan();
         [$finding] = self::found($plan, $rule);
         self::assertSame($severity, $finding->severity);
         self::assertEqualsWithDelta($numbers, $finding->numbers, 1e-9);
+    }
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, string, string, string, string|null}> plan, rule, what is said of it at length, what to do, and which of its parts are taken out or get another value, with that */
+    public static function said(): iterable
+    {
+        $on = static fn (string $class, FedFrom|string|null $fed, string $terminal, string $pin, ?OutputKind $kind = null, string $board = 'wifi-3v3-26io'): Closure => static fn (Sketch $s): Sketch => ($kind === null ? $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $fed) : $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $fed)->output('o', 'n', 'O', $kind, 'm', $terminal))->wire('m', $terminal, $pin);
+        $at = static fn (Closure $sketch, string $terminal, PartKind $kind, array $values = []): Closure => static fn (Sketch $s): Sketch => $sketch($s)->part('m', $terminal, $kind, $values);
+        $key = $on('button-pad-1', null, 'K1', 'IO25');
+        $sensor = $on('sensor-temperature', FedFrom::Board3V3, 'DATA', 'IO4');
+        $soil = $on('sensor-soil', FedFrom::Board3V3, 'OUT', 'IO34');
+        $gate = $on('transistor-2v5', null, 'GATE', 'IO25', OutputKind::Pwm);
+
+        yield 'a key' => [$at($key, 'K1', PartKind::PullUp, ['ohms' => 60.0]), 'pull-too-strong', 'A small key is made for 50 mA: with more its contacts wear, and the resistor gets hot.', 'A larger resistor.', 'pull-up resistor 10000'];
+        yield 'an output' => [$at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 500.0]), 'pull-too-strong', 'Such an output bears 4 mA: with more its level goes, and then it does.', 'A larger resistor.', 'pull-up resistor 4700'];
+        // 3.3 V over 150 and 300 Ω are 7.3 mA. No divider is wanted between 3.3 V and 3.3 V.
+        yield 'a divider' => [$at($on('sensor-motion', FedFrom::Board5V, 'OUT', 'IO25'), 'OUT', PartKind::Divider, ['ohms' => 150.0, 'lowerOhms' => 300.0]), 'pull-too-strong', 'Such an output bears 4 mA: with more its level goes, and then it does.', 'Both resistors larger, in the same proportion.', 'divider out'];
+        yield 'let go it is no high' => [$at($key, 'K1', PartKind::PullDown, ['ohms' => 35_000.0]), 'contact-unheard', 'Let go it stands at 1.65 V, and is high from 2.48 V on: it is read as pressed, or as now this and now that.', 'A contact to ground wants a pull-up, and at most a small resistor in its wire.', 'pull-down resistor out'];
+        yield 'pressed it is no low' => [$at($key, 'K1', PartKind::SeriesResistor, ['ohms' => 15_000.0]), 'contact-unheard', 'Pressed it stands at 0.99 V, and is low up to 0.83 V: nobody notices that it is pressed.', 'A contact to ground wants a pull-up, and at most a small resistor in its wire.', 'resistor in series out'];
+        yield 'a base' => [$at($on('buzzer', null, 'SIG', 'IO25', OutputKind::Tone), 'SIG', PartKind::Driver, ['ohms' => 20_000.0]), 'part-starves', 'It is to switch 30 mA: with so little it is half open, gets warm, and what it works does not.', 'A smaller resistor.', 'NPN transistor 910'];
+        yield 'a lamp' => [$at($on('indicator-lamp', null, 'LED', 'IO25', OutputKind::Lamp), 'LED', PartKind::SeriesResistor, ['ohms' => 4_700.0]), 'part-starves', 'It lives on what comes by this wire, and the resistor in series lets too little through.', 'A smaller resistor.', 'resistor in series out'];
+        yield 'a weakly held voltage' => [$at($soil, 'OUT', PartKind::SeriesResistor, ['ohms' => 47_000.0]), 'edge-too-slow', 'It should be 10 kΩ at most: behind more, what leaks makes a level of its own, and every wire beside it is heard.', 'A smaller resistor in series, or none.', 'resistor in series out'];
+        yield 'a voltage made slow, and by what' => [$at($at($soil, 'OUT', PartKind::SeriesResistor, ['ohms' => 4_700.0]), 'OUT', PartKind::Capacitor, ['microfarads' => 1_000.0]), 'edge-too-slow', 'Its signal wants 500 ms: 4.7 kΩ and what they charge, wire and input or a capacitor, are a brake.', 'A smaller capacitor and a smaller resistor in series, or none.', 'capacitor out'];
+        yield 'a gate made slow by one of two' => [$at($at($gate, 'GATE', PartKind::SeriesResistor, ['ohms' => 10_000.0]), 'GATE', PartKind::PullDown, ['ohms' => 470_000.0]), 'edge-too-slow', 'Its signal wants 10 µs: 10 kΩ and what they charge, wire and input or a capacitor, are a brake.', 'A smaller resistor in series, or none.', 'resistor in series 100'];
+        yield 'a clock' => [$at($on('packet-radio-plain', FedFrom::Board3V3, 'SCK', 'IO18'), 'SCK', PartKind::SeriesResistor, ['ohms' => 1_000.0]), 'edge-too-slow', 'Its signal wants 20 ns: 1 kΩ and what they charge, wire and input or a capacitor, are a brake.', 'A smaller resistor in series, or none.', 'resistor in series out'];
+        yield 'one way only' => [$at($sensor, 'DATA', PartKind::Driver, ['ohms' => 1_000.0]), 'part-out-of-place', 'A transistor goes one way and turns the signal over: what comes back by this wire, or is one of a bus, does not pass.', 'Take it out, or put it at the wire that it was meant for.', 'NPN transistor out, pull-up resistor 4700'];
+        yield 'nothing lets go' => [$at($at($gate, 'GATE', PartKind::SeriesResistor, ['ohms' => 100.0]), 'GATE', PartKind::Driver, ['ohms' => 10_000.0]), 'part-out-of-place', 'It pulls the wire low and lets it go, and nothing pulls it high: the input never sees one.', 'Take it out, or put it at the wire that it was meant for.', 'NPN transistor out'];
+        yield 'a line that goes both ways' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::Divider, ['ohms' => 1_000.0, 'lowerOhms' => 2_000.0]), 'part-out-of-place', 'The line goes both ways: what is divided one way is lost the other.', 'Take it out, or put it at the wire that it was meant for.', 'divider out'];
+        yield 'beside what makes it anew' => [$at($at($on('relay-bank-1-high', FedFrom::Board3V3, 'IN1', 'IO25'), 'IN1', PartKind::Shifter), 'IN1', PartKind::Divider, ['ohms' => 10_000.0, 'lowerOhms' => 20_000.0]), 'part-out-of-place', 'The levels are made anew beside it, and it takes from what is made.', 'Take it out, or put it at the wire that it was meant for.', 'divider out'];
+        yield 'no level' => [$at($on('indicator-lamp', null, 'LED', 'IO25', OutputKind::Lamp), 'LED', PartKind::Divider, ['ohms' => 100.0, 'lowerOhms' => 100_000.0]), 'part-out-of-place', 'There is no level to be divided: what hangs there is pulled low, or lives on what comes by the wire.', 'Take it out, or put it at the wire that it was meant for.', 'divider out'];
+        yield 'a voltage between' => [$at($soil, 'OUT', PartKind::Shifter), 'part-out-of-place', 'A shifter knows high and low: every voltage between them is lost.', 'Take it out, or put it at the wire that it was meant for.', 'level shifter out'];
+        yield 'above what a pin stands' => [$at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), 'part-out-of-place', 'It pulls a pin that is let go at every start to more volts than that stands.', 'Take it out, or put it at the wire that it was meant for.', 'pull-up resistor out'];
+        yield 'against both' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::PullDown, ['ohms' => 100_000.0]), 'part-out-of-place', 'The line is held high by a resistor and pulled low by either end: this one works against both.', 'Take it out, or put it at the wire that it was meant for.', 'pull-down resistor out'];
+        yield 'a low that does not pass' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::SeriesResistor, ['ohms' => 1_500.0]), 'part-out-of-place', 'The line goes both ways and is held high behind it: a low of the board does not get through.', 'Take it out, or put it at the wire that it was meant for.', 'resistor in series out'];
+    }
+
+    /** @param  Closure(Sketch): Sketch  $draw */
+    #[DataProvider('said')]
+    public function test_what_is_said_names_the_harm_and_the_one_part_that_does_it(Closure $draw, string $rule, string $detail, string $remedy, ?string $then): void
+    {
+        $sketch = self::sketch();
+        $plan = $draw($sketch)->plan();
+        $findings = self::found($plan, $rule);
+        self::assertCount(1, $findings);
+        self::assertSame([$detail, $remedy], [$findings[0]->detail, $findings[0]->remedy]);
+        self::assertSame(array_column($plan->pinUses(), 'id'), [$findings[0]->at->id], 'it is about the wire');
+        $after = (new Editor(self::knowledge()))->apply($plan, $findings[0]->fix->operations ?? [])->plan;
+        $changes = [];
+        foreach ($plan->of(Part::class) as $part) {
+            $now = array_column($after->of(Part::class), null, 'id')[$part->id] ?? null;
+            if ($now?->values() !== $part->values()) {
+                $changes[] = $part->kind->words().($now === null ? ' out' : " {$now->ohms}");
+            }
+        }
+        foreach (array_diff_key(array_column($after->of(Part::class), null, 'id'), array_column($plan->of(Part::class), null, 'id')) as $new) {
+            $changes[] = "{$new->kind->words()} {$new->ohms}";
+        }
+        self::assertSame($then, implode(', ', $changes));
+    }
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, PartKind}> plan, one of its parts that looks amiss and is not */
+    public static function sound(): iterable
+    {
+        $on = static fn (string $class, FedFrom|string|null $fed, string $terminal, string $pin, string $board = 'wifi-3v3-26io'): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $board)->module('m', 'n', $class, 'Part', $fed)->wire('m', $terminal, $pin);
+        $at = static fn (Closure $sketch, string $terminal, PartKind $kind, array $values = []): Closure => static fn (Sketch $s): Sketch => $sketch($s)->part('m', $terminal, $kind, $values);
+        yield 'a pull-up to five volts behind a shifter' => [$at($at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::Shifter), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), PartKind::PullUp];
+        yield 'a pull-up to five volts at a transistor, which lets go' => [$at($at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::Driver, ['ohms' => 10_000.0]), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), PartKind::PullUp];
+        yield 'a pull-up to five volts on a board of five' => [$at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'D5', '8bit-5v-20io'), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), PartKind::PullUp];
+        yield 'a resistor that lets lows through' => [$at($at($on('sensor-temperature', FedFrom::Board3V3, 'DATA', 'IO4'), 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::SeriesResistor, ['ohms' => 1_000.0]), PartKind::SeriesResistor];
+        yield 'a pull-down at what is driven' => [$at($on('relay-bank-1-high', FedFrom::Board3V3, 'IN1', 'IO25'), 'IN1', PartKind::PullDown, ['ohms' => 10_000.0]), PartKind::PullDown];
+    }
+
+    /** @param  Closure(Sketch): Sketch  $draw */
+    #[DataProvider('sound')]
+    public function test_what_is_in_its_place_is_left_there(Closure $draw, PartKind $kind): void
+    {
+        $plan = $draw(self::sketch())->plan();
+        self::assertContains($kind, array_map(static fn (Part $part): PartKind => $part->kind, $plan->of(Part::class)));
+        foreach (['pull-too-strong', 'edge-too-slow', 'part-out-of-place', 'part-starves', 'contact-unheard'] as $rule) {
+            self::assertSame([], array_map(static fn (Finding $finding): string => $finding->title, self::found($plan, $rule)));
+        }
     }
 
     public function test_what_is_put_right_stays_the_same_part(): void
