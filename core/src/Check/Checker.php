@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rundfunk\Check;
 
+use Closure;
 use Rundfunk\Edit\Edited;
 use Rundfunk\Knowledge;
 use Rundfunk\Plan\Plan;
@@ -18,7 +19,7 @@ final readonly class Checker
 
     public function check(Plan $plan): Findings
     {
-        return (new Judging(new Look($plan, $this->knowledge), $this->rules, new Findings([])))->of(Subjects::whole($plan));
+        return self::uninterrupted(fn (): Findings => (new Judging(new Look($plan, $this->knowledge), $this->rules, new Findings([])))->of(Subjects::whole($plan)));
     }
 
     /** The findings after an edit, given those before it. The same list as a full check gives. */
@@ -34,5 +35,24 @@ final readonly class Checker
         }
 
         return (new Judging(new Look($edited->plan, $this->knowledge), $this->rules, $before))->of(Subjects::felt($edited));
+    }
+
+    /**
+     * The engine looks for things that hold only each other whenever ten thousand more are held. A look at a plan holds all that it
+     * works out until it is over: five such searches of a plan of 500 nodes find nothing and take a fourteenth of the time.
+     *
+     * @param  Closure(): Findings  $work
+     */
+    private static function uninterrupted(Closure $work): Findings
+    {
+        $searches = gc_enabled();
+        gc_disable();
+        try {
+            return $work();
+        } finally {
+            if ($searches) {
+                gc_enable();
+            }
+        }
     }
 }

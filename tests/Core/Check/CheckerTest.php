@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Check;
 
+use Closure;
+use LogicException;
+use Rundfunk\Check\Checker;
 use Rundfunk\Check\Finding;
+use Rundfunk\Check\Finds;
+use Rundfunk\Check\Look;
+use Rundfunk\Check\PlanRule;
+use Rundfunk\Check\Rulebook;
+use Rundfunk\Check\WorkStep;
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Acceptance;
 use Rundfunk\Plan\Operation;
@@ -19,6 +27,41 @@ final class CheckerTest extends CoreTestCase
     {
         foreach (self::checker()->check(self::faulty())->byRule() as $rule => $findings) {
             self::assertNotSame([], $findings, $rule);
+        }
+    }
+
+    public function test_a_look_at_a_plan_leaves_the_engines_search_for_circles_as_it_was_even_where_a_rule_fails(): void
+    {
+        $asked = null;
+        $rule = new #[Finds('searches', WorkStep::Nodes)] class(static function () use (&$asked): void {
+            $asked = gc_enabled();
+            throw new LogicException('as a rule never should');
+        }) implements PlanRule
+        {
+
+            public function __construct(private readonly Closure $look)
+            {
+            }
+
+            public function check(Look $look): iterable
+            {
+                ($this->look)();
+
+                return [];
+            }
+        };
+        foreach ([true, false] as $searches) {
+            $searches ? gc_enable() : gc_disable();
+            try {
+                (new Checker(self::knowledge(), new Rulebook([$rule])))->check(self::linden());
+                self::fail('the rule fails');
+            } catch (LogicException $failure) {
+                self::assertSame('as a rule never should', $failure->getMessage());
+                self::assertFalse($asked);
+                self::assertSame($searches, gc_enabled());
+            } finally {
+                gc_enable();
+            }
         }
     }
 
