@@ -6,7 +6,8 @@ namespace Rundfunk\Plan;
 
 /**
  * The things of one kind by what one of their fields holds. The first few times they are picked out of the engine's own list
- * of the field, or of what is kept of it, for an edit asks for few; whoever asks for more gets an index of all.
+ * of the field, or of what is kept of it, for an edit asks for few; whoever asks for more gets an index of all. Where all of them
+ * were put in order, for they are all to be looked at, they are parted in one go.
  *
  * @template T of Thing
  */
@@ -20,12 +21,15 @@ final class Grouping
     /** @var array<string, list<string>>|null ids by what the field holds, once many were asked for */
     private ?array $ids = null;
 
+    private bool $isParted = false;
+
     /**
      * @param  class-string<T>  $class
      * @param  Things<T>  $things  all of the class
      * @param  array<string, string|null>|null  $column  what the field of each holds, by id; null until all of it was asked for
+     * @param  list<T>|null  $inOrder  all of the class, where somebody put them in order
      */
-    private function __construct(private readonly string $class, private readonly string $field, private readonly Things $things, private ?array $column)
+    private function __construct(private readonly string $class, private readonly string $field, private readonly Things $things, private ?array $column, private readonly ?array $inOrder = null)
     {
     }
 
@@ -34,11 +38,12 @@ final class Grouping
      *
      * @param  class-string<S>  $class
      * @param  Things<S>  $things  all of the class
+     * @param  list<S>|null  $inOrder  the same, where somebody put them in order
      * @return self<S>
      */
-    public static function by(string $class, string $field, Things $things): self
+    public static function by(string $class, string $field, Things $things, ?array $inOrder = null): self
     {
-        return new self($class, $field, $things, null);
+        return new self($class, $field, $things, null, $inOrder);
     }
 
     /**
@@ -79,7 +84,32 @@ final class Grouping
     /** @return list<T> in order */
     public function of(string $id): array
     {
-        return $this->groups[$id] ??= InOrder::of($this->class, $this->group($id));
+        if ($this->inOrder !== null && ! $this->isParted) {
+            $this->groups = self::part($this->inOrder, $this->field);
+            $this->isParted = true;
+        }
+
+        return $this->groups[$id] ??= $this->isParted ? [] : InOrder::of($this->class, $this->group($id));
+    }
+
+    /**
+     * @template S of Thing
+     *
+     * @param  list<S>  $inOrder
+     * @return array<string, list<S>> by what the field holds
+     */
+    private static function part(array $inOrder, string $field): array
+    {
+        /** @var list<string|null> $column */
+        $column = array_column($inOrder, $field);
+        $groups = [];
+        foreach ($column as $at => $group) {
+            if ($group !== null) {
+                $groups[$group][] = $inOrder[$at];
+            }
+        }
+
+        return $groups;
     }
 
     /** @return list<T> */
@@ -103,7 +133,9 @@ final class Grouping
     {
         $ids = [];
         foreach ($this->column() as $thing => $group) {
-            $ids[$group ?? ''][] = $thing;
+            if ($group !== null) {
+                $ids[$group][] = $thing;
+            }
         }
 
         return $ids;

@@ -156,7 +156,7 @@ final class Plan
      */
     private function grouping(string $class, string $field): Grouping
     {
-        return $this->groupings[$class][$field] ??= Grouping::by($class, $field, $this->things($class::kind()));
+        return $this->groupings[$class][$field] ??= Grouping::by($class, $field, $this->things($class::kind()), $this->sorted[$class] ?? null);
     }
 
     /**

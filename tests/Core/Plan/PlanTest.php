@@ -6,6 +6,9 @@ namespace Tests\Core\Plan;
 
 use Rundfunk\Edit\Editor;
 use Rundfunk\Plan\Action;
+use Rundfunk\Plan\Address;
+use Rundfunk\Plan\Hop;
+use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\OutputKind;
@@ -13,6 +16,7 @@ use Rundfunk\Plan\Place;
 use Rundfunk\Plan\PlanDraft;
 use Rundfunk\Plan\Role;
 use Rundfunk\Plan\Route;
+use Rundfunk\Plan\Thing;
 use Rundfunk\Plan\ThingKind;
 use Rundfunk\Plan\ValueSpan;
 use Tests\Core\CoreTestCase;
@@ -60,6 +64,26 @@ final class PlanTest extends CoreTestCase
             $draft = new PlanDraft(self::pair()->plan()->properties);
             array_map($draft->put(...), $stored);
             self::assertSame($expected, array_map(static fn (Place $place): string => $place->name, $draft->plan()->places()));
+        }
+    }
+
+    /** Whoever looks at all of a kind has them parted in one go, whoever looks at a few has those picked out: nobody is to see which. */
+    public function test_what_belongs_to_a_thing_is_the_same_whether_all_of_its_kind_were_listed_before_or_not(): void
+    {
+        $whole = self::farms()->draft()->plan();
+        foreach ([Hop::class => ['routeId', 'fromId', 'linkId'], Module::class => ['nodeId', 'supplyId', 'signalSupplyId'], Address::class => ['endpointId'], Output::class => ['moduleId']] as $class => $fields) {
+            $all = $whole->of($class);
+            self::assertNotSame([], $all, $class);
+            foreach ($fields as $field) {
+                $plan = self::farms()->draft()->plan();
+                $ids = array_unique(array_map(static fn (Thing $thing): string => (string) $thing->{$field}, $all));
+                self::assertNotSame([], $ids);
+                foreach ([...$ids, '', 'nobody'] as $id) {
+                    $expected = array_values(array_filter($all, static fn (Thing $thing): bool => $thing->{$field} === $id));
+                    self::assertSame(array_column($expected, 'id'), array_column($whole->having($class, $field, $id), 'id'), "{$class} {$field} {$id}, all listed");
+                    self::assertSame(array_column($expected, 'id'), array_column($plan->having($class, $field, $id), 'id'), "{$class} {$field} {$id}, picked out");
+                }
+            }
         }
     }
 
