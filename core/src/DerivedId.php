@@ -12,12 +12,12 @@ final readonly class DerivedId
     /** @return string of the form of a ULID */
     public static function of(string ...$for): string
     {
+        /** @var string|null $bytes */
+        static $bytes = null;
+        $bytes ??= implode('', array_map(chr(...), range(0, 255)));
         $hash = hash('sha256', implode("\0", $for), true);
-        $id = self::ALPHABET[ord($hash[0]) & 7];
-        for ($letter = 1; $letter < 26; $letter++) {
-            $id .= self::ALPHABET[ord($hash[$letter]) & 31];
-        }
 
-        return $id;
+        // Each byte's lowest five bits are a letter; the first of a ULID has but three.
+        return strtr(chr(ord($hash[0]) & 7).substr($hash, 1, 25), $bytes, str_repeat(self::ALPHABET, 8));
     }
 }

@@ -38,11 +38,10 @@ final readonly class Start
     /** @return iterable<Take> on it itself, and on cables that give on what it gives */
     private static function loadsOn(SupplyTree $tree, Supply $supply): iterable
     {
-        foreach ($tree->takes($supply) as $take) {
-            if ($take->by instanceof PlanLoad) {
-                yield $take;
-            } elseif ($take->by instanceof Supply && $tree->classOf($take->by)->sort === SupplySort::Line && ! $tree->isCircular($take->by)) {
-                yield from self::loadsOn($tree, $take->by);
+        yield from $tree->loadsOn($supply);
+        foreach ($tree->children($supply) as $child) {
+            if ($tree->classOf($child)->sort === SupplySort::Line && ! $tree->isCircular($child)) {
+                yield from self::loadsOn($tree, $child);
             }
         }
     }

@@ -417,12 +417,21 @@ final class SupplyTree
         foreach ($this->plan->having(Module::class, 'signalSupplyId', $supply->id) as $module) {
             $takes[] = new Take($module, "signal side of {$module->name}", (new Load(0.0, self::SIGNAL_MA, self::SIGNAL_MA))->times(count($this->catalogue->classOf($module)->channels())));
         }
-        foreach ($this->plan->having(PlanLoad::class, 'supplyId', $supply->id) as $load) {
-            $takes[] = new Take($load, $load->name, $this->loadOfLoad($load, $supply));
-        }
+        array_push($takes, ...$this->loadsOn($supply));
         foreach ($this->children($supply) as $child) {
             // Of what lives on itself nobody can tell: the sum would hang on where one began to ask.
             $takes[] = new Take($child, $child->name, $this->isCircular($child) ? Load::none() : $this->drawnBy($child));
+        }
+
+        return $takes;
+    }
+
+    /** @return list<Take> the plan's loads on it, switched or not, without all else that draws from it */
+    public function loadsOn(Supply $supply): array
+    {
+        $takes = [];
+        foreach ($this->plan->having(PlanLoad::class, 'supplyId', $supply->id) as $load) {
+            $takes[] = new Take($load, $load->name, $this->loadOfLoad($load, $supply));
         }
 
         return $takes;
