@@ -25,14 +25,15 @@ final readonly class ReadingUnjudged implements HopRule
         // A figure that is only handed on wants no threshold.
         $isHandedOn = $leg->route->action === Action::Set && $leg->route->value === null;
         if (! $isOwn || $isHandedOn || $look->media->offering(FetchesReadings::class, $leg->link->medium) !== null) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "Nobody compares {$leg->control->name} of {$leg->sender->name} with its threshold",
             Spot::of($leg->control, "{$leg->sender->name}, {$leg->control->name}"),
             "A thing from a shop knows no threshold of yours, and over {$leg->link->name} nobody asks it for its figure: {$leg->output->name} never hears of it.",
             'Take a sensor of your own; or a device on a serial line whose protocol is written down: there a board asks it, and compares.',
             about: [$leg->route->id],
-        );
+        )];
     }
 }

@@ -22,32 +22,46 @@ final readonly class ActionUnfit implements RouteRule
 {
     public function check(Route $route, Look $look): iterable
     {
-        $control = $look->plan->control($route->controlId);
-        $fitting = $control->kind->actions();
-        if (! in_array($route->action, $fitting, true)) {
-            $output = $look->plan->output($route->outputId);
-            $best = array_values(array_filter($fitting, static fn (Action $action): bool => $output->kind->takesValues() || ! $action->takesValue()))[0] ?? null;
-            // What can hurt is not to be held from afar by one click, nor put to what a stick says.
-            $holds = $best?->holds() === true || ($best === Action::Set && $control->saysValue());
-            $best = $holds && $output->isDangerous() && $output->nodeId !== $control->nodeId ? null : $best;
-            yield Finding::fault(
-                self::title($control->kind, $route->action),
-                Spot::of($route, RouteNames::of($look->plan, $route), 'action'),
-                self::why($control->kind),
-                'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
-                $best === null ? null : Fix::change("Make it {$best->value}", $route, ['action' => $best->value, 'value' => null, 'pulseMs' => $best === Action::Pulse ? 1_000 : null]),
-                numbers: ['action' => $route->action->value, 'control' => $control->kind->value],
-            );
-        } elseif ($route->action === Action::Pulse && $route->pulseMs === null) {
-            yield Finding::warning(
-                'A pulse has no length yet',
-                Spot::of($route, RouteNames::of($look->plan, $route), 'pulseMs'),
-                'Nothing says how long the output stays on.',
-                'Give it a length.',
-                Fix::change('Make it one second', $route, ['pulseMs' => 1000]),
-                about: [$route->id, 'pulse'],
-            );
-        }
+        $kind = $look->plan->control($route->controlId)->kind;
+
+        return match (true) {
+            ! in_array($route->action, $kind->actions(), true) => [self::unfit($route, $kind, $look)],
+            $route->action === Action::Pulse && $route->pulseMs === null => [self::unending($route, $look)],
+            default => [],
+        };
+    }
+
+    private static function unfit(Route $route, ControlKind $kind, Look $look): Finding
+    {
+        $plan = $look->plan;
+        $control = $plan->control($route->controlId);
+        $output = $plan->output($route->outputId);
+        $fitting = $kind->actions();
+        $best = array_values(array_filter($fitting, static fn (Action $action): bool => $output->kind->takesValues() || ! $action->takesValue()))[0] ?? null;
+        // What can hurt is not to be held from afar by one click, nor put to what a stick says.
+        $holds = $best?->holds() === true || ($best === Action::Set && $control->saysValue());
+        $best = $holds && $output->isDangerous() && $output->nodeId !== $control->nodeId ? null : $best;
+
+        return Finding::fault(
+            self::title($kind, $route->action),
+            Spot::of($route, RouteNames::of($plan, $route), 'action'),
+            self::why($kind),
+            'It can do: '.implode(', ', array_map(static fn (Action $action): string => $action->value, $fitting)).'.',
+            $best === null ? null : Fix::change("Make it {$best->value}", $route, ['action' => $best->value, 'value' => null, 'pulseMs' => $best === Action::Pulse ? 1_000 : null]),
+            numbers: ['action' => $route->action->value, 'control' => $kind->value],
+        );
+    }
+
+    private static function unending(Route $route, Look $look): Finding
+    {
+        return Finding::warning(
+            'A pulse has no length yet',
+            Spot::of($route, RouteNames::of($look->plan, $route), 'pulseMs'),
+            'Nothing says how long the output stays on.',
+            'Give it a length.',
+            Fix::change('Make it one second', $route, ['pulseMs' => 1000]),
+            about: [$route->id, 'pulse'],
+        );
     }
 
     private static function title(ControlKind $kind, Action $action): string

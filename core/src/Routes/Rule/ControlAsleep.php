@@ -24,17 +24,18 @@ final readonly class ControlAsleep implements ControlRule
     {
         $node = $look->plan->node($control->nodeId);
         if (! $node->sleeps() || ! self::sleepsThrough($node->sleep, $control->kind) || $look->plan->routesFrom($control) === []) {
-            return;
+            return [];
         }
         $better = self::wakesForAll($node, $look);
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$node->name} sleeps through {$control->name}",
             Spot::of($control, "{$node->name}, {$control->name}"),
             $node->sleep === Sleep::Between ? 'It wakes for each reading, and sleeps between them: nobody sees that it is pressed, or where it stands.' : 'A key wakes it, and nothing else: while nobody presses one, it reads nothing and counts no time.',
             'Let it wake for that, or stay awake.',
             Fix::change($better === Sleep::Never ? 'It stays awake' : "It {$better->words()}", $node, ['sleep' => $better->value]),
             about: [$control->id, $node->id],
-        );
+        )];
     }
 
     private static function sleepsThrough(Sleep $sleep, ControlKind $kind): bool

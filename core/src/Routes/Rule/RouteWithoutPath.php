@@ -25,28 +25,31 @@ final readonly class RouteWithoutPath implements Lasting, RouteRule
     public function check(Route $route, Look $look): iterable
     {
         $paths = $look->once(Paths::class, static fn (): Paths => new Paths($look->plan));
-        if ($paths->holds($route)) {
-            return;
-        }
+
+        return $paths->holds($route) ? [] : [self::finding($paths, $route, $look)];
+    }
+
+    private static function finding(Paths $paths, Route $route, Look $look): Finding
+    {
         $proposed = $paths->propose($route);
         $name = RouteNames::of($look->plan, $route);
         if ($proposed === null) {
-            yield Finding::fault(
+            return Finding::fault(
                 "No way leads along {$name}",
                 Spot::of($route, $name),
                 'No chain of links joins the two nodes in the right direction: one end must send and the other receive.',
                 'Put both nodes on one link, or join their links through a gateway.',
             );
-        } else {
-            $links = implode(', then ', array_map(static fn (Hop $hop): string => $look->plan->link($hop->linkId)->name, $proposed));
-            yield Finding::warning(
-                "{$name} has no path yet",
-                Spot::of($route, $name),
-                'What is stored does not lead from the control to the output.',
-                "The shortest way is over {$links}.",
-                new Fix("Send it over {$links}", ...PathStep::operations($look->plan, $route, $proposed)),
-                numbers: ['hops' => count($proposed)],
-            );
         }
+        $links = implode(', then ', array_map(static fn (Hop $hop): string => $look->plan->link($hop->linkId)->name, $proposed));
+
+        return Finding::warning(
+            "{$name} has no path yet",
+            Spot::of($route, $name),
+            'What is stored does not lead from the control to the output.',
+            "The shortest way is over {$links}.",
+            new Fix("Send it over {$links}", ...PathStep::operations($look->plan, $route, $proposed)),
+            numbers: ['hops' => count($proposed)],
+        );
     }
 }

@@ -26,14 +26,15 @@ final readonly class BusTooLong implements LinkRule
     {
         $settings = $link->medium === Can::KEY ? CanSettings::of($link) : null;
         if ($settings?->lengthM === null || $settings->lengthM <= $settings->reachM()) {
-            return;
+            return [];
         }
         $bus = CanBus::of($look->plan, $link);
         $slower = null;
         foreach ([500_000, 250_000, 125_000, 50_000, 20_000, 10_000] as $rate) {
             $slower ??= $rate < $settings->bitrate && Trial::suits($look, $bus, $rate) ? $rate : null;
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             Figures::significant($settings->lengthM)." m at {$settings->bitrate} bit/s: it reaches ".Figures::significant($settings->reachM()),
             Spot::of($link, $link->name, 'lengthM'),
             'Within one bit an edge has to get to the far end and back, for everybody acknowledges and gives way bit by bit.',
@@ -41,6 +42,6 @@ final readonly class BusTooLong implements LinkRule
             $slower === null || $settings->foreign ? null : Fix::change("Set {$slower} bit/s", $link, ['settings' => ['bitrate' => $slower]]),
             numbers: ['length_m' => $settings->lengthM, 'reach_m' => round($settings->reachM(), 1)],
             about: [$link->id],
-        );
+        )];
     }
 }

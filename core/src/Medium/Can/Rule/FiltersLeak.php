@@ -24,21 +24,22 @@ final readonly class FiltersLeak implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if ($end->link->medium !== Can::KEY || ! isset($end->class->figures['filters'])) {
-            return;
+            return [];
         }
         $bus = CanBus::of($look->plan, $end->link);
         $wanted = $bus->wanted($end->endpoint);
         $strangers = $wanted === [] ? [] : Filters::for($wanted, Overheard::on($bus, $end->endpoint))->strangers;
         if ($strangers === []) {
-            return;
+            return [];
         }
-        yield Finding::advice(
+
+        return [Finding::advice(
             "{$end->node->name} hears ".implode(', ', array_map(Recording::hex(...), array_slice($strangers, 0, 6))).' too, and drops it',
             $end->at(),
             Figures::counted(count($wanted), 'identifier').' through two masks with six filters: these come along. Its program looks at each and lets it go, which takes its time.',
             'Nothing needs to be done where the loop is quick; else let boards of yours use identifiers that lie close together.',
             numbers: ['strangers' => count($strangers)],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

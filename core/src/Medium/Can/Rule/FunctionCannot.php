@@ -23,13 +23,14 @@ final readonly class FunctionCannot implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if ($leg->link->medium !== Can::KEY || $leg->sender->kind->isBought() || ! $leg->receiver->kind->isBought()) {
-            return;
+            return [];
         }
         $signal = CanEnd::of($look->plan, $leg->from)->signal($leg->output->channel)[1] ?? null;
         if ($signal === null || CanSayings::canBeTold($look->plan, $leg->hop, $signal)) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             match (true) {
                 $signal->of->bits > CanSignal::BITS_READ => "{$signal->name} has {$signal->of->bits} bits: boards send up to ".CanSignal::BITS_READ,
                 $signal->of->equals !== null => "{$signal->name} is only asked whether it is {$signal->of->equals}: it is not sent",
@@ -40,6 +41,6 @@ final readonly class FunctionCannot implements HopRule
             'Take on and off, follow or set; or describe the signal as a figure of up to 32 bits.',
             numbers: ['action' => $leg->route->action->value],
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

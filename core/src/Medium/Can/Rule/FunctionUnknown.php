@@ -22,18 +22,19 @@ final readonly class FunctionUnknown implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if ($leg->link->medium !== Can::KEY || $leg->sender->kind->isBought() || ! $leg->receiver->kind->isBought() || CanSettings::of($leg->link)->foreign) {
-            return;
+            return [];
         }
         if (CanEnd::of($look->plan, $leg->from)->signal($leg->output->channel) !== null) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             $leg->output->channel === null ? "Nothing says what {$leg->sender->name} sends for {$leg->output->name}" : "{$leg->sender->name} sends no {$leg->output->channel}",
             Spot::of($leg->output, "{$leg->receiver->name}, {$leg->output->name}", 'channel'),
             "A bought node on a bus does what a signal says. The message that bears it is one of {$leg->sender->name}, for that sends it.",
             "Describe the message among those of {$leg->sender->name}, and name its signal as the channel of {$leg->output->name}.",
             numbers: ['signal' => $leg->output->channel ?? 'none'],
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

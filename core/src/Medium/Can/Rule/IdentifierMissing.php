@@ -24,21 +24,22 @@ final readonly class IdentifierMissing implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if ($end->link->medium !== Can::KEY || $end->node->kind->isBought()) {
-            return;
+            return [];
         }
         $settings = CanEnd::of($look->plan, $end->endpoint);
         $bus = CanBus::of($look->plan, $end->link);
         if ($settings->identifier !== null || $settings->listenOnly || $bus->settings->foreign || ! $end->endpoint->role->sends()) {
-            return;
+            return [];
         }
         $free = Identifiers::free($bus, $end->endpoint);
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$end->node->name} has no identifier on {$end->link->name}",
             $end->at('identifier'),
             'Every frame begins with one: it says who speaks, and who gives way when two begin at once.',
             'Give it one that nobody else uses: the lower, the more urgent.',
             $free === null ? null : Fix::change('Give it '.CanMessage::hexOf($free, false), $end->endpoint, ['settings' => ['identifier' => $free]]),
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

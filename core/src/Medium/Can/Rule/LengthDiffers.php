@@ -25,15 +25,16 @@ final readonly class LengthDiffers implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         if ($link->medium !== Can::KEY) {
-            return;
+            return [];
         }
         $settings = CanSettings::of($link);
         $laidM = array_sum(Laid::metres($look->plan, $link, new CanCables));
         if ($laidM <= 0.0 || ($settings->lengthM !== null && $settings->lengthM >= $laidM - 0.05)) {
-            return;
+            return [];
         }
         $reaches = $laidM <= $settings->reachM();
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$link->name} runs in ".Figures::significant($laidM).' m of cable'.($settings->lengthM === null ? '' : ' and is said to be '.Figures::significant($settings->lengthM)),
             Spot::of($link, $link->name, 'lengthM'),
             'How fast it may be is judged by its length.',
@@ -42,6 +43,6 @@ final readonly class LengthDiffers implements LinkRule
             $reaches ? Fix::settings('Make it '.Figures::significant(round($laidM, 1)).' m', $link, ['lengthM' => round($laidM, 2)]) : null,
             numbers: ['cables_m' => round($laidM, 2), 'length_m' => $settings->lengthM],
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -28,15 +28,16 @@ final readonly class LengthUnknown implements LinkRule
         $settings = $link->medium === Can::KEY ? CanSettings::of($link) : null;
         // A bus that runs without us is as long as it is.
         if ($settings === null || $settings->foreign || $settings->lengthM !== null || count($look->plan->endpointsOn($link)) < 2) {
-            return;
+            return [];
         }
-        yield Finding::of(
+
+        return [Finding::of(
             $settings->reachM() < self::HOUSE_M ? Severity::Warning : Severity::Advice,
             "Nobody said how long {$link->name} is",
             Spot::of($link, $link->name, 'lengthM'),
             "At {$settings->bitrate} bit/s it reaches ".Figures::significant($settings->reachM()).' m.',
             'Type its length as it will be laid: a third more than the straight line, if you have not measured.',
             about: [$link->id],
-        );
+        )];
     }
 }

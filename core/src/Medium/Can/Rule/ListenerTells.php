@@ -25,16 +25,17 @@ final readonly class ListenerTells implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if ($leg->link->medium !== Can::KEY || CanSettings::of($leg->link)->foreign || $leg->sender->kind->isBought() || ! CanEnd::of($look->plan, $leg->from)->listenOnly) {
-            return;
+            return [];
         }
         $speaking = Trial::speaking($look, CanBus::of($look->plan, $leg->link), $leg->from);
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$leg->sender->name} only listens to {$leg->link->name}: {$leg->control->name} never gets through",
             Spot::of($leg->from, "{$leg->sender->name} on {$leg->link->name}", 'listenOnly'),
             'Its header has nothing that makes a frame.',
             'Let it speak, on a bus of your own; or send it another way.',
             $speaking === null ? null : Fix::change("{$leg->sender->name} speaks as well", $leg->from, ['settings' => $speaking]),
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

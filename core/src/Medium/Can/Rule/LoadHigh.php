@@ -25,18 +25,19 @@ final readonly class LoadHigh implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         if ($link->medium !== Can::KEY) {
-            return;
+            return [];
         }
         $bus = CanBus::of($look->plan, $link);
         $load = $bus->load();
         if ($load <= 0.5) {
-            return;
+            return [];
         }
         $faster = null;
         foreach ([50_000, 125_000, 250_000, 500_000, 1_000_000] as $rate) {
             $faster ??= $rate > $bus->settings->bitrate && Trial::suits($look, $bus, $rate) ? $rate : null;
         }
-        yield Finding::of(
+
+        return [Finding::of(
             $load > 1 ? Severity::Fault : ($load > 0.7 ? Severity::Warning : Severity::Advice),
             "{$link->name} is taken ".Figures::significant(100 * $load).' % of the time',
             Spot::of($link, $link->name, 'bitrate'),
@@ -45,6 +46,6 @@ final readonly class LoadHigh implements LinkRule
             $faster === null || $bus->settings->foreign ? null : Fix::change("Set {$faster} bit/s", $link, ['settings' => ['bitrate' => $faster]]),
             numbers: ['load_percent' => round(100 * $load, 2)],
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -25,23 +25,24 @@ final readonly class NobodyAcknowledges implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         if ($link->medium !== Can::KEY || CanSettings::of($link)->foreign) {
-            return;
+            return [];
         }
         $bus = CanBus::of($look->plan, $link);
         $awake = array_values(array_filter($bus->ends, static fn (Endpoint $end): bool => ! $bus->end($end)->listenOnly));
         $listening = array_values(array_filter($bus->ends, static fn (Endpoint $end): bool => $bus->end($end)->listenOnly && ! $bus->isBought($end)));
         if (count($awake) !== 1 || $listening === []) {
-            return;
+            return [];
         }
         $name = $look->plan->node($awake[0]->nodeId)->name;
         $speaking = Trial::speaking($look, $bus, $listening[0]);
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$name} speaks alone on {$link->name}: nobody acknowledges",
             Spot::of($awake[0], "{$name} on {$link->name}"),
             'Who is not acknowledged by anybody sends the same frame for ever. Who only listens acknowledges nothing.',
             'Let one of the others do more than listen.',
             $speaking === null ? null : Fix::change("{$look->plan->node($listening[0]->nodeId)->name} acknowledges", $listening[0], ['settings' => $speaking]),
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -26,15 +26,16 @@ final readonly class RateUnreachable implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if ($end->class === null || $end->link->medium !== Can::KEY) {
-            return;
+            return [];
         }
         $settings = CanSettings::of($end->link);
         $timing = Clock::timing($settings, CanEnd::of($look->plan, $end->endpoint), $end->class);
         $error = $timing === null ? null : abs($timing->bitrate() / $settings->bitrate - 1);
         if ($error !== null && $error <= self::MOST_ERROR) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             $timing === null ? "{$end->node->name} cannot make {$settings->bitrate} bit/s of its clock" : "{$end->node->name} makes {$settings->bitrate} bit/s ".Figures::significant(100 * (float) $error).' % wrong',
             $end->at('clockMHz'),
             'Two controllers may differ by half a percent, crystals and all. One that is farther off hears nothing, and marks every frame of the others as harmed.',
@@ -42,7 +43,7 @@ final readonly class RateUnreachable implements EndRule
             self::fix($end, $look, $settings->bitrate),
             numbers: ['error_percent' => $error === null ? null : round(100 * $error, 3)],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 
     /** Half of what two may differ by together. Source: ISO 11898-1, with resonators left out */

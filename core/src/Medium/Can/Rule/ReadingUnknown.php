@@ -29,14 +29,15 @@ final readonly class ReadingUnknown implements ControlRule
         $node = $look->plan->node($control->nodeId);
         $ends = $node->kind->isBought() ? Ends::of($look->plan, $node) : [];
         if ($ends === [] || ! in_array($control->kind, [ControlKind::Reading, ControlKind::Key], true)) {
-            return;
+            return [];
         }
         $found = Signals::of($look->plan, $ends, $control->terminal);
         if ($found !== null && $control->kind === ControlKind::Reading) {
-            return;
+            return [];
         }
         $likely = $found[1]->name ?? Signals::likely($look->plan, $ends, $control);
-        yield Finding::fault(
+
+        return [Finding::fault(
             match (true) {
                 $found !== null => "{$control->name} of {$node->name} is no reading",
                 $control->terminal === null => "{$control->name} of {$node->name} is no signal yet",
@@ -48,7 +49,7 @@ final readonly class ReadingUnknown implements ControlRule
             $likely === null ? null : self::fix($look, $control, $ends, $likely),
             numbers: ['signal' => $control->terminal ?? 'none'],
             about: [$control->id],
-        );
+        )];
     }
 
     /**

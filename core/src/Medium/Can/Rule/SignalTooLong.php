@@ -25,15 +25,16 @@ final readonly class SignalTooLong implements ControlRule
         $node = $look->plan->node($control->nodeId);
         $found = $node->kind->isBought() && $control->kind === ControlKind::Reading ? Signals::of($look->plan, Ends::of($look->plan, $node), $control->terminal) : null;
         if ($found === null || $found[1]->of->bits <= CanSignal::BITS_READ) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$found[1]->name} has {$found[1]->of->bits} bits: boards read up to ".CanSignal::BITS_READ,
             Spot::of($control, "{$node->name}, {$control->name}", 'terminal'),
             'The reading is left out of every header.',
             'Describe the part of it that matters as a signal of its own.',
             numbers: ['bits' => $found[1]->of->bits],
             about: [$control->id],
-        );
+        )];
     }
 }

@@ -24,13 +24,14 @@ final readonly class SilenceUnseen implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if ($leg->link->medium !== Can::KEY || ! $leg->sender->kind->isBought() || $leg->control->kind !== ControlKind::Reading) {
-            return;
+            return [];
         }
         $found = CanEnd::of($look->plan, $leg->from)->signal($leg->control->terminal);
         if ($found === null || $found[0]->of->periodMs > 0) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$leg->output->name} keeps what {$leg->control->name} said last, whatever becomes of {$leg->sender->name}",
             Spot::of($found[0]->of, "{$found[0]->of->name} of {$leg->sender->name}", 'periodMs'),
             "{$found[0]->of->name} has no period: that it has not come for long says nothing. A loose plug leaves the output as it was.",
@@ -38,6 +39,6 @@ final readonly class SilenceUnseen implements HopRule
             // On a bus that is too full other things are said first.
             CanBus::of($look->plan, $leg->link)->load() > 1.0 ? null : Fix::change("{$found[0]->of->name} comes every second", $found[0]->of, ['periodMs' => 1_000]),
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

@@ -23,14 +23,15 @@ final readonly class StubTooLong implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if ($end->link->medium !== Can::KEY) {
-            return;
+            return [];
         }
         $stubM = CanEnd::of($look->plan, $end->endpoint)->stubM;
         $mostM = CanSettings::of($end->link)->stubM();
         if ($stubM <= $mostM) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$end->node->name} hangs on {$end->link->name} by ".Figures::significant($stubM).' m; at this rate '.Figures::significant($mostM).' m are the most',
             $end->at('stubM'),
             'What runs into a branch comes back from its open end and is heard as another bit.',
@@ -38,6 +39,6 @@ final readonly class StubTooLong implements EndRule
             Fix::change("Lead the bus through {$end->node->name}", $end->endpoint, ['settings' => ['stubM' => 0.0]]),
             numbers: ['stub_m' => $stubM, 'most_m' => round($mostM, 3)],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

@@ -22,15 +22,16 @@ final readonly class TerminatorOnForeign implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if ($end->link->medium !== Can::KEY || ! CanSettings::of($end->link)->foreign || $end->node->kind->isBought() || ! CanEnd::of($look->plan, $end->endpoint)->terminated) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$end->node->name} adds its 120 Ω to {$end->link->name}",
             $end->at('terminated'),
             'That bus runs without it and has both of its resistors: with a third it has 40 Ω in all, and what drives it is overloaded. Most boards that are sold come with the resistor on.',
             'Take the jumper off, or the resistor out, before it joins the bus.',
             Fix::change("{$end->node->name} without its resistor", $end->endpoint, ['settings' => ['terminated' => false]]),
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

@@ -24,10 +24,11 @@ final readonly class TerminatorUnlike implements EndRule
     {
         $settings = $end->link->medium === Can::KEY ? CanEnd::of($look->plan, $end->endpoint) : null;
         if ($settings === null || ! $settings->terminated || abs($settings->terminatorOhm - Termination::MEANT_OHM) < 6) {
-            return;
+            return [];
         }
         $grave = $settings->terminatorOhm < 90 || $settings->terminatorOhm > 150;
-        yield Finding::of(
+
+        return [Finding::of(
             $grave ? Severity::Warning : Severity::Advice,
             "{$end->node->name} ends {$end->link->name} with {$settings->terminatorOhm} Ω; 120 are meant",
             $end->at('terminatorOhm'),
@@ -36,6 +37,6 @@ final readonly class TerminatorUnlike implements EndRule
             Fix::change("120 Ω at {$end->node->name}", $end->endpoint, ['settings' => ['terminatorOhm' => 120]]),
             numbers: ['ohm' => $settings->terminatorOhm],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

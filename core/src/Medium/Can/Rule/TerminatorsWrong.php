@@ -29,7 +29,7 @@ final readonly class TerminatorsWrong implements LinkRule
     public function check(Link $link, Look $look): iterable
     {
         if ($link->medium !== Can::KEY || CanSettings::of($link)->foreign || count($look->plan->endpointsOn($link)) < 2) {
-            return;
+            return [];
         }
         $bus = CanBus::of($look->plan, $link);
         $wrong = Ends::wrongTerminators($bus);
@@ -38,12 +38,13 @@ final readonly class TerminatorsWrong implements LinkRule
         $low = $total !== null && $total < Termination::LEAST_OHM;
         // Two at the right places can be too little together as well.
         if ($wrong === [] && ! $low) {
-            return;
+            return [];
         }
         $changed = Ends::changed($bus);
         $first = $changed[0]['end'];
         $name = $look->plan->node($first->nodeId)->name;
-        yield Finding::of(
+
+        return [Finding::of(
             count($ohms) === 2 && ! $low ? Severity::Warning : Severity::Fault,
             match (true) {
                 $ohms === [] => "Nothing ends {$link->name}",
@@ -57,6 +58,6 @@ final readonly class TerminatorsWrong implements LinkRule
             new Fix('120 Ω at the two ends and nowhere else', ...array_map(static fn (array $one): Operation => Operation::change(Endpoint::kind(), $one['end']->id, ['settings' => $one['to']]), $changed)),
             numbers: ['total_ohm' => $total === null ? null : round($total, 1), 'on' => count($ohms)],
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -28,14 +28,15 @@ final readonly class ThresholdBeyond implements ControlRule
         $found = $node->kind->isBought() && $control->kind === ControlKind::Reading ? Signals::of($look->plan, Ends::of($look->plan, $node), $control->terminal) : null;
         $threshold = $control->kind === ControlKind::Reading ? (new Values($control->settings))->numberOrNull('threshold') : null;
         if ($found === null || $threshold === null) {
-            return;
+            return [];
         }
         [$least, $most] = $found[1]->range();
         if ($found[1]->passes($threshold)) {
-            return;
+            return [];
         }
         $between = $found[1]->of->bits === 1 || $found[1]->of->equals !== null ? ($least + $most) / 2 : null;
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$found[1]->name} goes from ".Figures::significant($least).' to '.Figures::significant($most).": {$control->name} never passes ".Figures::significant($threshold),
             Spot::of($control, "{$node->name}, {$control->name}", 'threshold'),
             'Its bits hold no more, with its scale and its offset.',
@@ -43,6 +44,6 @@ final readonly class ThresholdBeyond implements ControlRule
             $between === null ? null : Fix::change('Set '.Figures::significant($between), $control, ['settings' => ['threshold' => $between]]),
             numbers: ['least' => $least, 'most' => $most, 'threshold' => $threshold],
             about: [$control->id],
-        );
+        )];
     }
 }

@@ -24,16 +24,17 @@ final readonly class ValueBeyond implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if ($leg->link->medium !== Can::KEY || $leg->sender->kind->isBought() || ! $leg->receiver->kind->isBought()) {
-            return;
+            return [];
         }
         $figure = CanSayings::figure($look->plan, $leg->hop);
         $found = CanEnd::of($look->plan, $leg->from)->signal($leg->output->channel);
         [$least, $most] = $found === null ? [0.0, 0.0] : $found[1]->range();
         if ($figure === null || $found === null || $found[1]->of->equals !== null || ($figure >= $least && $figure <= $most)) {
-            return;
+            return [];
         }
         $nearest = (int) max(ceil($least), min(floor($most), (float) $figure));
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$found[1]->name} goes from ".Figures::significant($least).' to '.Figures::significant($most).": it bears no {$figure}",
             Spot::of($leg->route, "{$leg->control->name} → {$leg->output->name}", 'value'),
             'It is told the nearest that fits, which is another figure.',
@@ -41,6 +42,6 @@ final readonly class ValueBeyond implements HopRule
             $leg->route->value === null ? null : Fix::change("Set {$nearest}", $leg->route, ['value' => $nearest]),
             numbers: ['least' => $least, 'most' => $most, 'value' => $figure],
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

@@ -26,15 +26,16 @@ final readonly class BySoftware implements EndRule
         $baud = $settings->bridges && $end->endpoint->role->sends() ? $settings->baud : DmxFrame::BAUD;
         $software = $end->module === null || DmxSettings::of($end->link)->isNetwork ? [] : array_filter($look->plan->pinUsesOf($end->module), static fn (PinUse $use): bool => $look->wire($use)?->terminal->isBySoftware($use) === true);
         if ($software === [] || $baud <= SoftwareSerial::FASTEST_BAUD) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$baud} baud are too fast for a serial line by software",
             $end->at('moduleId'),
             "The program of {$end->node->name} times each bit itself; beyond ".SoftwareSerial::FASTEST_BAUD.' baud the interrupts that run besides are longer than a bit, and lamps flicker.',
             'A port of the board.',
             numbers: ['baud' => $baud, 'most' => SoftwareSerial::FASTEST_BAUD],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

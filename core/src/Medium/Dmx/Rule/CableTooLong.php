@@ -29,9 +29,10 @@ final readonly class CableTooLong implements LinkRule
     {
         $settings = DmxSettings::of($link);
         if ($settings->isNetwork || $settings->lengthM === null || $settings->lengthM <= self::USUAL_M) {
-            return;
+            return [];
         }
-        yield Finding::of(
+
+        return [Finding::of(
             $settings->lengthM > self::MOST_M ? Severity::Fault : Severity::Warning,
             "{$link->name} is ".Figures::significant($settings->lengthM).' m long',
             Spot::of($link, $link->name, 'lengthM'),
@@ -39,6 +40,6 @@ final readonly class CableTooLong implements LinkRule
             'A splitter on the way begins anew.',
             numbers: ['length_m' => $settings->lengthM],
             about: [$link->id],
-        );
+        )];
     }
 }

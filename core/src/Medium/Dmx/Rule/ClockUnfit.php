@@ -28,19 +28,20 @@ final readonly class ClockUnfit implements EndRule
         $board = $look->board($end->node);
         // Boards of 3.3 V make any rate from a fast clock.
         if ($board === null || $board->logicV < 4.0 || DmxSettings::of($end->link)->isNetwork || DmxEnd::of($end->endpoint)->bridges || $end->class === null) {
-            return;
+            return [];
         }
         $percent = 100 * UartDivider::error($board->clockMhz, DmxFrame::BAUD);
         if (abs($percent) <= self::MOST_PERCENT) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$end->node->name} cannot make 250 000 baud: it is ".Figures::significant(abs($percent)).' % off',
             $end->at(),
             'Slots are asynchronous: beyond 2 % the last bit is read as its neighbour.',
             'A board with a clock that is a multiple of 2 or 4 MHz.',
             numbers: ['percent' => round($percent, 2)],
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

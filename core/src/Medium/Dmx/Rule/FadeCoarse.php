@@ -25,12 +25,13 @@ final readonly class FadeCoarse implements HopRule
     {
         $use = Universe::of($look->plan, $leg->link)->slotOf($leg->hop);
         if ($use === null || $use->slot->fineAt !== null || ! $use->slot->is->lights() || $leg->route->fadeMs < 255 * self::STEP_MS) {
-            return;
+            return [];
         }
         $type = $leg->receiver->fixtureTypeId === null ? null : $look->plan->fixtureType($leg->receiver->fixtureTypeId);
         $finer = array_values(array_filter($type->modes ?? [], static fn (FixtureMode $mode): bool => $mode->slot($use->slot->name)?->fineAt !== null))[0] ?? null;
         $step = intdiv($leg->route->fadeMs, 255);
-        yield Finding::advice(
+
+        return [Finding::advice(
             "{$leg->output->name} of {$leg->receiver->name} fades so slowly that each step shows",
             Spot::of($leg->route, "{$leg->control->name} → {$leg->output->name}", 'fadeMs'),
             "Eight bits are 255 steps: one every {$step} ms, and at the dark end each is seen.",
@@ -38,6 +39,6 @@ final readonly class FadeCoarse implements HopRule
             null,
             numbers: ['step_ms' => $step],
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

@@ -28,14 +28,15 @@ final readonly class FadeJumps implements HopRule
     {
         $universe = Universe::of($look->plan, $leg->link);
         if ($leg->route->fadeMs === 0 || $universe->slotOf($leg->hop) === null || $leg->sender->kind->isBought() || DmxEnd::of($leg->from)->bridges) {
-            return;
+            return [];
         }
         $packets = Fade::packets($leg->route->fadeMs, $universe->periodUs());
         if ($packets >= self::FEWEST) {
-            return;
+            return [];
         }
         $enough = intdiv(self::FEWEST * $universe->periodUs() + 999, 1_000);
-        yield Finding::advice(
+
+        return [Finding::advice(
             "{$leg->output->name} of {$leg->receiver->name} goes there in ".Figures::counted($packets, 'step'),
             Spot::of($leg->route, "{$leg->control->name} → {$leg->output->name}", 'fadeMs'),
             'All slots are told every '.Figures::significant($universe->periodUs() / 1_000)." ms: {$leg->route->fadeMs} ms are {$packets} of that. Below ten steps a fade is seen to jump.",
@@ -43,6 +44,6 @@ final readonly class FadeJumps implements HopRule
             Fix::change("Take {$enough} ms", $leg->route, ['fadeMs' => $enough]),
             numbers: ['steps' => $packets],
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

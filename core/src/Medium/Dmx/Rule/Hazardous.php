@@ -21,14 +21,15 @@ final readonly class Hazardous implements HopRule
         // Also what is only handed on from here.
         $hazards = $leg->output->proofHazards();
         if ($hazards === []) {
-            return;
+            return [];
         }
-        yield Finding::danger(
+
+        return [Finding::danger(
             "{$leg->output->name} can hurt, and {$leg->link->name} works it",
             Spot::of($leg->output, "{$look->plan->node($leg->output->nodeId)->name}, {$leg->output->name}", 'hazards'),
             "Of it: {$hazards[0]->words()}. Slots bear no check: one bit that is harmed is another value, and the standard (ANSI E1.11) says that it is for nothing dangerous: no lifts, no motors, no flame.",
             'Work it over a line that is checked and acknowledged, or by hand with somebody looking. '.$hazards[0]->caution(),
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

@@ -19,14 +19,15 @@ final readonly class OneWay implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if (! $leg->sender->kind->isBought() || $leg->sender->fixtureTypeId === null) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$leg->sender->name} is to say something over {$leg->link->name}",
             Spot::of($leg->route, "{$leg->control->name} → {$leg->output->name}"),
             'A universe goes one way: what obeys slots has nothing to answer with.',
             'Sense it with a board of your own.',
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

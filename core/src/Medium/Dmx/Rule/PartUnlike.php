@@ -22,12 +22,13 @@ final readonly class PartUnlike implements EndRule
     {
         $unlike = $end->class === null || DmxSettings::of($end->link)->isNetwork ? [] : PartAsked::unlike($end->endpoint, $end->class);
         if ($unlike === []) {
-            return;
+            return [];
         }
         $part = "{$end->module?->name} of {$end->node->name}";
         $bridge = $unlike['bridges'] ?? null;
         $outputs = ($unlike['outputs'] ?? 0) === 0 ? 'one output' : "{$unlike['outputs']} outputs";
-        yield Finding::fault(
+
+        return [Finding::fault(
             match ($bridge) {
                 true => "{$part} is a bridge, and is not told as one",
                 false => "{$part} is no bridge, and is told as one",
@@ -42,6 +43,6 @@ final readonly class PartUnlike implements EndRule
                 default => ucfirst($outputs),
             }, $end->endpoint, $unlike),
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

@@ -31,9 +31,10 @@ final readonly class PriorityTied implements LinkRule
         $top = array_key_first($by);
         $tied = $top === null ? [] : $by[$top];
         if (count($tied) < 2) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$universe->node($tied[0])->name} and {$universe->node($tied[1])->name} send {$link->name} with the same priority",
             Spot::of($tied[1], "{$universe->node($tied[1])->name} on {$link->name}", 'priority'),
             'Some receivers then take the higher of each slot, others whoever came first: no two lamps need agree.',
@@ -41,6 +42,6 @@ final readonly class PriorityTied implements LinkRule
             $top < 200 ? Fix::settings("{$universe->node($tied[0])->name} goes first", $tied[0], ['priority' => $top + 1]) : null,
             numbers: ['priority' => $top],
             about: array_map(static fn (Endpoint $end): string => $end->id, $tied),
-        );
+        )];
     }
 }

@@ -35,17 +35,18 @@ final readonly class SenderBetween implements LinkRule
             }
         }
         if ($universe->settings->isNetwork || $sender === null || $before === []) {
-            return;
+            return [];
         }
         $turn = [$sender, ...array_filter($universe->ends, static fn (Endpoint $end): bool => $end->id !== $sender->id)];
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$universe->node($sender)->name} stands in the middle of {$link->name}",
             Spot::of($sender, "{$universe->node($sender)->name} on {$link->name}"),
             'Two cables from one driver are a Y: each end of it reflects into the other. The order of the ends here is that along the cable, and the driver is its beginning.',
             'Lay it as one line from the sender on, or give each way a splitter\'s output.',
             new Fix('It is the beginning', ...self::ordered($turn)),
             about: [$link->id],
-        );
+        )];
     }
 
     /**

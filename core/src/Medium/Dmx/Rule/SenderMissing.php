@@ -21,14 +21,15 @@ final readonly class SenderMissing implements LinkRule
     {
         $universe = Universe::of($look->plan, $link);
         if ($universe->senders !== [] || $universe->patched === []) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "Nobody tells {$link->name} anything",
             Spot::of($link, $link->name),
             'Slots are sent again and again by exactly one; whoever listens cannot ask.',
             'Put the board or desk on it that tells the others, and let its end send.',
             about: [$link->id],
-        );
+        )];
     }
 }

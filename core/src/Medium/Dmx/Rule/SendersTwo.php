@@ -22,15 +22,16 @@ final readonly class SendersTwo implements LinkRule
     {
         $universe = Universe::of($look->plan, $link);
         if ($universe->settings->isNetwork || count($universe->senders) < 2) {
-            return;
+            return [];
         }
         [$one, $other] = $universe->senders;
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$universe->node($one)->name} and {$universe->node($other)->name} both drive {$link->name}",
             Spot::of($other, "{$universe->node($other)->name} on {$link->name}", 'role'),
             'Both drive the wires at all times, one high and one low: the lamps flicker, and the drivers get hot.',
             'One sends. A second desk goes through a merger, which is a receiver here and a sender on a universe of its own.',
             about: array_map(static fn (Endpoint $end): string => $end->id, $universe->senders),
-        );
+        )];
     }
 }

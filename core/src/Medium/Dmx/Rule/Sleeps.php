@@ -21,16 +21,17 @@ final readonly class Sleeps implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if (! $end->node->sleeps()) {
-            return;
+            return [];
         }
         $sends = $end->endpoint->role->sends();
-        yield Finding::fault(
+
+        return [Finding::fault(
             $sends ? "{$end->node->name} tells {$end->link->name}, and sleeps" : "{$end->node->name} obeys {$end->link->name}, and sleeps",
             Spot::of($end->node, $end->node->name, 'sleep'),
             $sends ? 'Slots are sent again and again, or after a second every lamp takes its data for lost.' : 'Packets come again and again and wait for nobody: what is sent while it sleeps is missed, and so is that data stopped.',
             'Let it stay awake.',
             Fix::change('It stays awake', $end->node, ['sleep' => Sleep::Never->value]),
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

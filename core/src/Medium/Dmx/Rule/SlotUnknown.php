@@ -22,11 +22,11 @@ final readonly class SlotUnknown implements HopRule
     public function check(Leg $leg, Look $look): iterable
     {
         if (! $leg->receiver->kind->isBought() || $leg->output->nodeId !== $leg->receiver->id) {
-            return;
+            return [];
         }
         $one = Universe::of($look->plan, $leg->link)->at($leg->to);
         if ($one?->mode === null || $one->useOf($leg->output->id) !== null) {
-            return;
+            return [];
         }
         $names = array_map(static fn (SlotUse $use): string => $use->slot->name, $one->uses);
         $free = array_values(array_map(static fn (SlotUse $use): string => $use->slot->name, array_filter($one->uses, static fn (SlotUse $use): bool => $use->output === null)));
@@ -36,13 +36,14 @@ final readonly class SlotUnknown implements HopRule
         if ($slot !== null && ($slot->opensFrom !== null || ($slot->is->lights() && $one->hasBars()))) {
             $likely = null;
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             in_array($leg->output->channel, $names, true) ? "{$leg->output->channel} of {$leg->receiver->name} is another function already" : "{$leg->output->name} of {$leg->receiver->name} is none of its slots",
             Spot::of($leg->output, "{$leg->receiver->name}, {$leg->output->name}", 'channel'),
             "In mode \"{$one->mode->name}\" it takes ".($names === [] ? 'nothing' : implode(', ', array_slice($names, 0, 12)).(count($names) > 12 ? ' and more' : '')).'. What is none of these is never told: the route is left out of the header.',
             'Say which slot it is.',
             $likely === null ? null : Fix::change("It is {$likely}", $leg->output, ['channel' => $likely]),
             about: [$leg->hop->id],
-        );
+        )];
     }
 }

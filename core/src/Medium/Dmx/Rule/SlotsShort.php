@@ -22,9 +22,10 @@ final readonly class SlotsShort implements LinkRule
     {
         $universe = Universe::of($look->plan, $link);
         if ($universe->settings->slots === null || $universe->settings->slots >= $universe->highest) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$link->name} sends {$universe->settings->slots} slots, and {$universe->highest} are listened to",
             Spot::of($link, $link->name, 'slots'),
             'What stands behind the last slot is never told.',
@@ -32,6 +33,6 @@ final readonly class SlotsShort implements LinkRule
             Fix::settings('As many as are listened to', $link, ['slots' => null]),
             numbers: ['sent' => $universe->settings->slots, 'highest' => $universe->highest],
             about: [$link->id],
-        );
+        )];
     }
 }

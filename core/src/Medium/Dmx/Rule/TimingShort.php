@@ -23,14 +23,15 @@ final readonly class TimingShort implements LinkRule
     {
         $settings = DmxSettings::of($link);
         if ($settings->isNetwork) {
-            return;
+            return [];
         }
         $short = array_filter(['breakUs' => $settings->breakUs < DmxFrame::LEAST_BREAK_US, 'markUs' => $settings->markUs < DmxFrame::LEAST_MARK_US]);
         if ($short === []) {
-            return;
+            return [];
         }
         $setting = array_key_first($short);
-        yield Finding::fault(
+
+        return [Finding::fault(
             'The '.(isset($short['breakUs']) ? "break of {$link->name} takes {$settings->breakUs}" : "mark of {$link->name} takes {$settings->markUs}").' µs',
             Spot::of($link, $link->name, $setting),
             'By the standard a break takes 92 µs at least and the mark behind it 12. Cheap lamps want more, not less: with less they miss packets, now and then or always.',
@@ -38,6 +39,6 @@ final readonly class TimingShort implements LinkRule
             Fix::settings('120 µs and 16 µs', $link, ['breakUs' => 120, 'markUs' => 16]),
             numbers: ['break_us' => $settings->breakUs, 'mark_us' => $settings->markUs],
             about: [$link->id],
-        );
+        )];
     }
 }

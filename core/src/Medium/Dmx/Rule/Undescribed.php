@@ -19,14 +19,15 @@ final readonly class Undescribed implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if (! $end->endpoint->role->receives() || ! $end->node->kind->isBought() || $end->node->fixtureTypeId !== null || DmxEnd::of($end->endpoint)->outputs > 0) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "Nobody has said what {$end->node->name} takes on {$end->link->name}",
             $end->at(),
             'How many slots it takes decides where the next one may begin; what they mean decides whether anything shows.',
             'Describe it from its manual, or read its file, and choose that at the node.',
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

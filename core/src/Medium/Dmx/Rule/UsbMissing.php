@@ -26,14 +26,15 @@ final readonly class UsbMissing implements ModuleRule
         $node = $look->plan->node($module->nodeId);
         $board = $class->medium === Dmx::KEY && isset($class->figures['usb']) ? $look->board($node) : null;
         if ($board === null || $board->clockMhz >= self::HOST_MHZ) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$module->name} of {$node->name} is on USB, and the board has nothing to plug it into",
             Spot::of($module, "{$node->name}: {$module->name}", 'class'),
             'Its own USB socket is for a computer to plug into: it is told there, and tells nobody.',
             'A bridge with a serial input, or a computer.',
             about: [$module->id],
-        );
+        )];
     }
 }

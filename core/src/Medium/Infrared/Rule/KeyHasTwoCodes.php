@@ -13,6 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Medium\Infrared\IrCodes;
 use Rundfunk\Medium\Infrared\IrWords;
 use Rundfunk\Plan\Control;
+use Rundfunk\Plan\KeyCode;
 use Rundfunk\Plan\Spot;
 
 /** One key that was learned twice, differently, and not for its toggle bit. */
@@ -22,9 +23,18 @@ final readonly class KeyHasTwoCodes extends InfraredRule implements ControlRule
     public function check(Control $control, Look $look): iterable
     {
         $codes = $look->plan->keyCodesFrom($control);
-        $first = $codes[0] ?? null;
-        foreach (array_slice($codes, 1) as $other) {
-            if ($first === null || IrCodes::same($first, $other, $this->protocols)) {
+
+        return count($codes) < 2 ? [] : $this->others($control, $codes[0], array_slice($codes, 1), $look);
+    }
+
+    /**
+     * @param  list<KeyCode>  $others
+     * @return iterable<Finding>
+     */
+    private function others(Control $control, KeyCode $first, array $others, Look $look): iterable
+    {
+        foreach ($others as $other) {
+            if (IrCodes::same($first, $other, $this->protocols)) {
                 continue;
             }
             yield Finding::warning(

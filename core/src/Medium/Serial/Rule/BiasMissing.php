@@ -27,13 +27,14 @@ final readonly class BiasMissing implements LinkRule
     {
         $wrong = array_values(array_filter(Termination::wrong($look->plan, $link), static fn (array $one): bool => $one[1] === 'biased'));
         if ($wrong === []) {
-            return;
+            return [];
         }
         $ends = $look->plan->endpointsOn($link);
         $on = count(array_filter($ends, static fn (Endpoint $end): bool => SerialEnd::of($end)->biased));
         $terminators = count(array_filter($ends, static fn (Endpoint $end): bool => SerialEnd::of($end)->terminated));
         $bias = new Rs485Bias(5.0, (float) count($ends), min(4, $terminators));
-        yield Finding::warning(
+
+        return [Finding::warning(
             $on === 0 ? "Nothing holds {$link->name} quiet while nobody speaks" : Figures::counted($on, 'place')." hold {$link->name} quiet, and one is enough",
             Spot::of($wrong[0][0], "{$look->plan->node($wrong[0][0]->nodeId)->name} on {$link->name}", 'biased'),
             $on === 0 ? 'Between frames the wires float, and noise is read as the start of a character.' : 'Together they load the drivers as another terminator does.',
@@ -41,7 +42,7 @@ final readonly class BiasMissing implements LinkRule
             new Fix("Bias at {$look->plan->node(self::holder($wrong, $ends)->nodeId)->name}", ...array_map(static fn (array $one): Operation => Operation::change(Endpoint::kind(), $one[0]->id, ['settings' => ['biased' => $one[2]]]), $wrong)),
             numbers: ['on' => $on, 'ohms' => $bias->chosenOhm()],
             about: [$link->id],
-        );
+        )];
     }
 
     /**

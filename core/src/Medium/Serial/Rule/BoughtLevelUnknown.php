@@ -23,15 +23,16 @@ final readonly class BoughtLevelUnknown implements EndRule
     {
         // Nobody knows anything of what is not even named: that has a finding of its own.
         if ($end->node->speaks() === null || SerialSettings::of($end->link)->levels !== Levels::Logic || PinLevels::of($end, $look) !== null) {
-            return;
+            return [];
         }
         $protocol = $look->plan->protocol($end->node->speaks());
-        yield Finding::warning(
+
+        return [Finding::warning(
             "Nobody said how many volts {$end->node->name} puts on {$end->link->name}",
             Spot::of($protocol, $protocol->name, 'logicV'),
             'Five volts into a pin that stands 3.3 end it; 3.3 may be no high for five.',
             'Its manual says it, or measure it while nobody speaks: a serial line is high then.',
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

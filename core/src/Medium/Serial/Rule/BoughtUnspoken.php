@@ -22,10 +22,11 @@ final readonly class BoughtUnspoken implements EndRule
     public function check(End $end, Look $look): iterable
     {
         if (! $end->node->kind->isBought() || $end->node->speaks() !== null) {
-            return;
+            return [];
         }
         $known = self::known($look, $end);
-        yield Finding::fault(
+
+        return [Finding::fault(
             "Nobody knows what {$end->node->name} on {$end->link->name} speaks",
             Spot::of($end->node, $end->node->name, 'protocolId'),
             'A thing from a shop knows the words of its makers, and none of ours: it is asked and never answers.',
@@ -33,7 +34,7 @@ final readonly class BoughtUnspoken implements EndRule
             $known === null ? null : Fix::change("It speaks {$known->name}", $end->node, ['protocolId' => $known->id]),
             numbers: ['protocol' => 'unknown'],
             about: [$end->link->id],
-        );
+        )];
     }
 
     /** What the others on the line speak, where that is one thing; nothing while its own functions are named in other words. */

@@ -25,9 +25,10 @@ final readonly class BroadcastUnanswered implements HopRule
     {
         $hazard = Hazard::tryFrom($leg->output->hazards[0] ?? '');
         if ($hazard === null || $leg->route->putsOff() || ! SerialLine::of($look->plan, $leg->link)->isToldTogether($leg->to)) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "Nobody says whether {$leg->receiver->name} heard what works {$leg->output->name}",
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route)),
             "What goes to id 0 is taken by all and answered by none: it is said three times, and that is all. {$hazard->caution()}",
@@ -35,6 +36,6 @@ final readonly class BroadcastUnanswered implements HopRule
             Fix::change("Tell {$leg->receiver->name} by its own id", $leg->to, ['deliberate' => array_values(array_diff($leg->to->deliberate, [Deliberate::Broadcast->value]))]),
             numbers: ['hazard' => $hazard->value],
             about: [$leg->route->id, $leg->to->id],
-        );
+        )];
     }
 }

@@ -36,10 +36,11 @@ final readonly class ClocksApart implements LinkRule
             }
         }
         if ($worst === null) {
-            return;
+            return [];
         }
         $limit = (new BaudMismatch(0.0, 0.0, $settings->bitsPerCharacter()))->limitPercent();
-        yield Finding::of(
+
+        return [Finding::of(
             $worst['apart'] < BaudMismatch::WRONG_PERCENT ? Severity::Warning : Severity::Fault,
             sprintf('%s and %s are %.2f %% apart at %d baud', $worst['names'][0], $worst['names'][1], $worst['apart'], $settings->baud),
             Spot::of($link, $link->name, 'baud'),
@@ -48,7 +49,7 @@ final readonly class ClocksApart implements LinkRule
             self::fix($link, $look),
             numbers: ['difference_percent' => round($worst['apart'], 2), 'baud' => $settings->baud],
             about: [$link->id],
-        );
+        )];
     }
 
     private static function fix(Link $link, Look $look): ?Fix

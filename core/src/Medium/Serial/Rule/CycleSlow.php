@@ -28,7 +28,7 @@ final readonly class CycleSlow implements LinkRule
         $line = SerialLine::of($look->plan, $link);
         $asker = $line->asker();
         if ($asker === null || $line->isBought()) {
-            return;
+            return [];
         }
         $worstNs = self::worstNs($line);
         $keys = false;
@@ -38,9 +38,10 @@ final readonly class CycleSlow implements LinkRule
             }
         }
         if (! $keys || $worstNs <= self::FELT_NS) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "A key on {$link->name} waits up to ".Figures::duration($worstNs).' until its box is asked',
             Spot::of($link, $link->name, 'baud'),
             Figures::counted(count($line->boxes()), 'box').' are asked in turn, '.Figures::duration($line->exchangeNs()).' each, and one that is dead costs '.Figures::duration($line->missedNs()).'. Beyond a quarter of a second people press again.',
@@ -48,7 +49,7 @@ final readonly class CycleSlow implements LinkRule
             self::faster($look, $link, $line),
             numbers: ['cycle_ms' => round($line->cycleNs() / 1e6, 1), 'worst_ms' => round($worstNs / 1e6, 1)],
             about: [$link->id],
-        );
+        )];
     }
 
     /** From a key until its box is asked, with one that is dead on the way. */

@@ -25,16 +25,17 @@ final readonly class DoneUnfelt implements ControlRule
         $node = $look->plan->node($control->nodeId);
         $item = $node->speaks() === null || $control->kind !== ControlKind::Reading || $control->terminal === null ? null : $look->plan->protocol($node->speaks())->item($control->terminal);
         if ($item?->kind !== ProtocolItemKind::Does || $look->plan->routesFrom($control) === []) {
-            return;
+            return [];
         }
         $settings = new Values($control->settings);
         $threshold = $settings->numberOrNull('threshold');
         $hysteresis = $settings->number('hysteresis');
         $above = $settings->text('beyond') === 'above';
         if ($threshold !== null && ($above ? $threshold < 1 && $threshold - $hysteresis >= 0 : $threshold > 0 && $threshold + $hysteresis <= 1)) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$control->name} of {$node->name} never turns",
             Spot::of($control, "{$node->name}, {$control->name}", 'threshold'),
             "It reads 1 once {$item->name} is done and 0 before: a threshold of ".($threshold ?? 'nothing')." with a hysteresis of {$hysteresis} does not part the two.",
@@ -42,6 +43,6 @@ final readonly class DoneUnfelt implements ControlRule
             Fix::change('Compare with a half', $control, ['settings' => ['threshold' => 0.5, 'hysteresis' => 0.2]]),
             numbers: ['threshold' => $threshold, 'hysteresis' => $hysteresis],
             about: [$control->id],
-        );
+        )];
     }
 }

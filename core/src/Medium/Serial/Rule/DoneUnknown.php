@@ -26,13 +26,14 @@ final readonly class DoneUnknown implements HopRule
         $protocol = $leg->receiver->speaks() === null ? null : $look->plan->protocol($leg->receiver->speaks());
         $item = $protocol === null || $leg->output->nodeId !== $leg->receiver->id ? null : Meant::itemOf($leg->output, $protocol);
         if ($protocol === null || $item === null || ! $item->takesTime() || $item->done !== KnownDone::Polled) {
-            return;
+            return [];
         }
         $by = $protocol->item($item->doneBy);
         if ($by?->kind === ProtocolItemKind::Answers && $by->read() !== null) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "Nothing says when {$item->name} of {$leg->receiver->name} is done",
             Spot::of($protocol, $protocol->name, 'items'),
             $item->doneBy === '' ? 'A reading is to say it, and none is named.' : "{$item->doneBy} is no reading that it answers with a figure.",
@@ -40,6 +41,6 @@ final readonly class DoneUnknown implements HopRule
             Fix::change('Wait as long as it takes', $protocol, ['items' => array_map(static fn (ProtocolItem $one): array => $one->name === $item->name ? [...$one->values(), 'done' => KnownDone::Waited->value] : $one->values(), $protocol->items)]),
             numbers: ['takes_ms' => $item->takesMs],
             about: [$leg->receiver->id, $leg->output->id],
-        );
+        )];
     }
 }

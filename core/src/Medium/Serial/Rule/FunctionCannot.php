@@ -26,10 +26,11 @@ final readonly class FunctionCannot implements HopRule
         $protocol = $leg->receiver->speaks() === null ? null : $look->plan->protocol($leg->receiver->speaks());
         $item = $protocol === null || $leg->output->nodeId !== $leg->receiver->id ? null : Meant::itemOf($leg->output, $protocol);
         if ($item === null || Meant::can($item, $leg->route->action)) {
-            return;
+            return [];
         }
         $can = array_values(array_filter($leg->control->kind->actions(), static fn (Action $action): bool => Meant::can($item, $action)))[0] ?? null;
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$leg->output->name} cannot be {$leg->route->action->done()}",
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route), 'action'),
             self::what($item),
@@ -37,7 +38,7 @@ final readonly class FunctionCannot implements HopRule
             $can === null || $leg->output->hazards !== [] ? null : self::fix($leg, $item, $can),
             numbers: ['action' => $leg->route->action->value],
             about: [$leg->route->id],
-        );
+        )];
     }
 
     /** With a figure that the device takes, and the output too, where the control says none. */

@@ -24,10 +24,11 @@ final readonly class FunctionMissing implements OutputRule
         $node = $look->plan->node($output->nodeId);
         $protocol = $node->speaks() === null ? null : $look->plan->protocol($node->speaks());
         if ($protocol === null || Meant::itemOf($output, $protocol) !== null) {
-            return;
+            return [];
         }
         $item = Choices::function($look->plan, $output, $protocol);
-        yield Finding::fault(
+
+        return [Finding::fault(
             $output->channel === null ? "{$output->name} of {$node->name} is none of its functions yet" : "{$node->name} has no function {$output->channel}",
             Spot::of($output, "{$node->name}, {$output->name}", 'channel'),
             "{$protocol->name} does what its manual says, and nothing else.",
@@ -35,6 +36,6 @@ final readonly class FunctionMissing implements OutputRule
             $item === null ? null : Fix::change("Make it {$item->name}", $output, ['channel' => $item->name]),
             numbers: ['function' => $output->channel ?? 'none'],
             about: [$output->id],
-        );
+        )];
     }
 }

@@ -29,9 +29,10 @@ final readonly class LengthDiffers implements LinkRule
         // Around a ring each stretch begins anew.
         $atLeastM = $settings->topology === Topology::Ring ? max([0.0, ...$stretches]) : array_sum($stretches);
         if ($atLeastM <= 0.0 || ($settings->lengthM !== null && $settings->lengthM >= $atLeastM - 0.05)) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$link->name} runs in ".Figures::significant($atLeastM).' m of cable'.($settings->lengthM === null ? '' : ' and is said to be '.Figures::significant($settings->lengthM)),
             Spot::of($link, $link->name, 'lengthM'),
             'How fast it may be, and whether it wants its ends closed, is judged by its length.',
@@ -39,6 +40,6 @@ final readonly class LengthDiffers implements LinkRule
             Fix::settings('Make it '.Figures::significant(round($atLeastM, 1)).' m', $link, ['lengthM' => round($atLeastM, 2)]),
             numbers: ['cables_m' => round($atLeastM, 2), 'length_m' => $settings->lengthM],
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -26,10 +26,11 @@ final readonly class LineTooLong implements LinkRule
         $settings = SerialSettings::of($link);
         $reachM = $settings->levels->reachM($settings->baud);
         if ($settings->lengthM === null || $settings->lengthM <= $reachM) {
-            return;
+            return [];
         }
         $slower = $settings->levels->reachM(9_600) >= $settings->lengthM && $settings->baud > 9_600;
-        yield Finding::of(
+
+        return [Finding::of(
             $settings->lengthM <= 2 * $reachM ? Severity::Warning : Severity::Fault,
             Figures::significant($settings->lengthM).' m of '.$settings->levels->words()." at {$settings->baud} baud: it reaches ".Figures::significant($reachM),
             Spot::of($link, $link->name, 'lengthM'),
@@ -38,6 +39,6 @@ final readonly class LineTooLong implements LinkRule
             $slower ? Trial::settings('Set 9600 baud', $look, $link, ['baud' => 9_600]) : null,
             numbers: ['length_m' => $settings->lengthM, 'reach_m' => round($reachM, 1)],
             about: [$link->id],
-        );
+        )];
     }
 }

@@ -24,10 +24,11 @@ final readonly class OneWay implements EndRule
     {
         $settings = SerialSettings::of($end->link);
         if ($end->endpoint->role === Role::Both) {
-            return;
+            return [];
         }
         $deaf = ! $end->endpoint->role->receives();
-        yield Finding::fault(
+
+        return [Finding::fault(
             match ($settings->topology) {
                 Topology::Ring => "The ring ends at {$end->node->name}, which ".($deaf ? 'hears nothing' : 'says nothing'),
                 Topology::Polled => $deaf ? "{$end->node->name} cannot be asked: it hears nothing" : "{$end->node->name} is asked and cannot answer",
@@ -38,6 +39,6 @@ final readonly class OneWay implements EndRule
             'Let it send and receive.',
             Trial::offered($look, $end->link, Fix::change('Let it do both', $end->endpoint, ['role' => Role::Both->value])),
             numbers: ['role' => $end->endpoint->role->value],
-        );
+        )];
     }
 }

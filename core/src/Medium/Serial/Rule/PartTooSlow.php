@@ -22,15 +22,16 @@ final readonly class PartTooSlow implements EndRule
         $most = $end->class->figures['baudMost'] ?? null;
         $baud = SerialSettings::of($end->link)->baud;
         if (! is_int($most) || $baud <= $most) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$end->module?->name} of {$end->node->name} passes {$most} baud, {$end->link->name} runs at {$baud}",
             $end->at('moduleId'),
             'Its edges are slower than a bit is long.',
             'A lower rate, or another part.',
             Trial::settings('Set 115200 baud', $look, $end->link, ['baud' => min(115_200, $most)]),
             numbers: ['baud' => $baud, 'most' => $most],
-        );
+        )];
     }
 }

@@ -25,16 +25,17 @@ final readonly class PartUnfit implements EndRule
         $part = Levels::tryFrom((string) ($end->class->figures['levels'] ?? ''));
         $line = SerialSettings::of($end->link)->levels;
         if ($part === null || $part === $line) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$end->module?->name} of {$end->node->name} speaks {$part->words()}, {$end->link->name} is {$line->words()}",
             $end->at('moduleId'),
             $line === Levels::Rs232 || $part === Levels::Rs232 ? 'RS-232 goes to twelve volts and below zero: it ends a logic pin at once, and it is the other way up.' : 'They do not understand each other, and a pin against a driver is a short circuit.',
             'The same kind at every end.',
             self::fix($look, $end, $part),
             numbers: ['part' => $part->value, 'line' => $line->value],
-        );
+        )];
     }
 
     /** The line as its parts are, where all of them are alike. */

@@ -24,10 +24,11 @@ final readonly class ReadingMissing implements ControlRule
         $node = $look->plan->node($control->nodeId);
         $protocol = $node->speaks() === null ? null : $look->plan->protocol($node->speaks());
         if ($protocol === null || ! in_array($control->kind, [ControlKind::Reading, ControlKind::Key], true) || Choices::is($control, $protocol)) {
-            return;
+            return [];
         }
         $item = Choices::reading($look->plan, $control, $protocol);
-        yield Finding::fault(
+
+        return [Finding::fault(
             $control->terminal === null ? "{$control->name} of {$node->name} is nothing that it says yet" : "{$node->name} says no {$control->terminal}".($control->kind === ControlKind::Key ? ' unasked' : ''),
             Spot::of($control, "{$node->name}, {$control->name}", 'terminal'),
             $control->kind === ControlKind::Key ? 'A key of it is something that it says unasked.' : 'A reading of it is something that it answers with a figure, says unasked, or a function that takes time and is done some day.',
@@ -35,6 +36,6 @@ final readonly class ReadingMissing implements ControlRule
             $item === null ? null : Fix::change("Make it {$item->name}", $control, ['terminal' => $item->name]),
             numbers: ['reading' => $control->terminal ?? 'none'],
             about: [$control->id],
-        );
+        )];
     }
 }

@@ -33,11 +33,12 @@ final readonly class ReadingsCrowd implements LinkRule
         $asked = array_filter(Exchange::round($look->plan, $line), static fn (Exchange $one): bool => $one->item->kind === ProtocolItemKind::Answers);
         $share = array_sum(array_map(static fn (Exchange $one): float => $one->lastsNs($line) / ($one->item->everyMs * 1e6), $asked));
         if ($share <= self::MOST) {
-            return;
+            return [];
         }
         // So far apart that all of them in one round leave room.
         $slower = (int) ceil(array_sum(array_map(static fn (Exchange $one): int => $one->lastsNs($line), $asked)) / self::MOST / 1e7) * 10;
-        yield Finding::warning(
+
+        return [Finding::warning(
             'Readings ask for '.Figures::significant(100 * $share)." % of {$link->name}'s time",
             Spot::of($link, $link->name, 'baud'),
             'They come later than they are asked for, and a command waits until the one that runs is answered; one device that is dead costs '.Figures::duration($line->missedNs()).' each time.',
@@ -45,7 +46,7 @@ final readonly class ReadingsCrowd implements LinkRule
             new Fix("Ask for everything at least {$slower} ms apart", ...array_map(static fn (Protocol $one): Operation => self::slowed($one, $slower), $line->spoken())),
             numbers: ['share_percent' => round(100 * $share, 1)],
             about: [$link->id],
-        );
+        )];
     }
 
     private static function slowed(Protocol $protocol, int $everyMs): Operation

@@ -24,12 +24,13 @@ final readonly class RingOpens implements LinkRule
     {
         $line = SerialLine::of($look->plan, $link);
         if ($line->settings->topology !== Topology::Ring || count($line->ends) < 3) {
-            return;
+            return [];
         }
         $names = array_map(static fn (Endpoint $end): string => $look->plan->node($end->nodeId)->name, $line->ends);
         [$first, $second, $third] = $names;
         $hazard = self::worked($look, $line->ends);
-        yield Finding::of(
+
+        return [Finding::of(
             $hazard === null ? Severity::Advice : Severity::Warning,
             "One dead node opens {$link->name}",
             Spot::of($link, $link->name, 'topology'),
@@ -37,7 +38,7 @@ final readonly class RingOpens implements LinkRule
             'Let what must not stay on go off when it is unheard; or let one ask the others on one pair of RS-485, where a dead box silences nobody.',
             numbers: ['ends' => count($names)],
             about: [$link->id],
-        );
+        )];
     }
 
     /** @param  list<Endpoint>  $ends */

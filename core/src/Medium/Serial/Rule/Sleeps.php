@@ -24,15 +24,16 @@ final readonly class Sleeps implements EndRule
     {
         $topology = SerialSettings::of($end->link)->topology;
         if ($topology === Topology::Pair || ! $end->node->sleeps()) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             $topology === Topology::Ring ? "{$end->node->name} sleeps, and {$end->link->name} goes through it" : "{$end->node->name} sleeps, and does not answer on {$end->link->name}",
             Spot::of($end->node, $end->node->name, 'sleep'),
             $topology === Topology::Ring ? 'Each hands on to the next: while one sleeps, those behind it hear nothing.' : 'Nobody speaks there unasked: one that sleeps hears no question, and says nothing; the asker takes it for dead.',
             'Let it stay awake.',
             Fix::change('It stays awake', $end->node, ['sleep' => Sleep::Never->value]),
             about: [$end->endpoint->id],
-        );
+        )];
     }
 }

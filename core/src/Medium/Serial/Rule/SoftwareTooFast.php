@@ -24,15 +24,16 @@ final readonly class SoftwareTooFast implements EndRule
         $baud = SerialSettings::at($end->link, $end->endpoint)->baud;
         $software = $end->module === null ? [] : array_filter($look->plan->pinUsesOf($end->module), static fn (PinUse $use): bool => $look->wire($use)?->terminal->isBySoftware($use) === true);
         if ($software === [] || $baud <= SoftwareSerial::FASTEST_BAUD) {
-            return;
+            return [];
         }
-        yield Finding::fault(
+
+        return [Finding::fault(
             "{$baud} baud are too fast for a serial line by software",
             $end->at('moduleId'),
             "The program of {$end->node->name} times each bit itself; beyond ".SoftwareSerial::FASTEST_BAUD.' baud the interrupts that run besides are longer than a bit.',
             'A lower rate, or a port of the board.',
             Trial::settings('Set '.SoftwareSerial::FASTEST_BAUD.' baud', $look, $end->link, ['baud' => SoftwareSerial::FASTEST_BAUD]),
             numbers: ['baud' => $baud, 'most' => SoftwareSerial::FASTEST_BAUD],
-        );
+        )];
     }
 }

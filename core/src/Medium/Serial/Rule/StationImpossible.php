@@ -27,21 +27,22 @@ final readonly class StationImpossible implements EndRule
         $line = SerialLine::of($look->plan, $end->link);
         $highest = $line->highestId($end->endpoint);
         if ($at->station === null || ! $line->hasId($end->endpoint) || ($at->station !== SerialEnd::EVERYBODY && $at->station <= $highest)) {
-            return;
+            return [];
         }
         $why = match (true) {
             $at->idBy === IdBy::Switches && $at->highestId() === $highest => 'Its '.Figures::counted($at->switches, 'switch')." say 0 to {$highest}.",
             $highest < SerialEnd::HIGHEST => "What it speaks writes ids up to {$highest}.",
             default => 'Ids above '.SerialEnd::HIGHEST.' are kept free, as is the custom on such lines.',
         };
-        yield Finding::fault(
+
+        return [Finding::fault(
             $at->station === SerialEnd::EVERYBODY ? "{$end->node->name} has the id that everybody hears" : "{$end->node->name} cannot be id {$at->station}",
             $end->at('station'),
             $at->station === SerialEnd::EVERYBODY ? 'What goes to id 0 is taken by all and answered by none.' : $why,
             "Take 1 to {$highest}.",
             self::fix($look, $end),
             numbers: ['id' => $at->station, 'highest' => $highest],
-        );
+        )];
     }
 
     private static function fix(Look $look, End $end): ?Fix

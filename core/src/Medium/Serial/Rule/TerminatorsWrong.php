@@ -28,7 +28,7 @@ final readonly class TerminatorsWrong implements LinkRule
     {
         $wrong = array_values(array_filter(Termination::wrong($look->plan, $link), static fn (array $one): bool => $one[1] === 'terminated'));
         if ($wrong === []) {
-            return;
+            return [];
         }
         $ends = $look->plan->endpointsOn($link);
         $on = count(array_filter($ends, static fn (Endpoint $end): bool => SerialEnd::of($end)->terminated));
@@ -36,7 +36,8 @@ final readonly class TerminatorsWrong implements LinkRule
         $settings = SerialSettings::of($link);
         // A short or slow line rings out before the bit is looked at.
         $matters = $on > 2 || $missing === [] || $settings->lengthM === null || $settings->lengthM * $settings->baud > 1e6;
-        yield Finding::of(
+
+        return [Finding::of(
             $matters ? Severity::Warning : Severity::Advice,
             $missing === [] ? Figures::counted($on, 'resistor')." of 120 Ω on {$link->name}, and not at its two ends" : ($on === 0 ? "Nothing ends {$link->name}" : "{$look->plan->node($missing[0][0]->nodeId)->name} is an end of {$link->name} without its 120 Ω"),
             Spot::of($wrong[0][0], "{$look->plan->node($wrong[0][0]->nodeId)->name} on {$link->name}", 'terminated'),
@@ -45,6 +46,6 @@ final readonly class TerminatorsWrong implements LinkRule
             new Fix('120 Ω at the two ends and nowhere else', ...array_map(static fn (array $one): Operation => Operation::change(Endpoint::kind(), $one[0]->id, ['settings' => ['terminated' => $one[2]]]), $wrong)),
             numbers: ['on' => $on],
             about: [$link->id],
-        );
+        )];
     }
 }

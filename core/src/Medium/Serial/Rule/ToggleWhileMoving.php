@@ -25,9 +25,10 @@ final readonly class ToggleWhileMoving implements HopRule
     {
         $restMs = SerialEnd::of($leg->to)->restMs;
         if ($restMs === 0 || $leg->route->action !== Action::Toggle) {
-            return;
+            return [];
         }
-        yield Finding::warning(
+
+        return [Finding::warning(
             "{$leg->output->name} is toggled, and takes ".Figures::significant($restMs / 1_000).' s to be done',
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route)),
             'A second press in that time is held back, for the same is not told again before it can have arrived; who looks at it does not know what the next press will do.',
@@ -35,6 +36,6 @@ final readonly class ToggleWhileMoving implements HopRule
             Fix::change('Make it on', $leg->route, ['action' => Action::On->value]),
             numbers: ['rest_ms' => $restMs],
             about: [$leg->route->id, $leg->to->id],
-        );
+        )];
     }
 }

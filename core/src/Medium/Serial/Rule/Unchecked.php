@@ -26,10 +26,11 @@ final readonly class Unchecked implements HopRule
         $line = SerialLine::of($look->plan, $leg->link);
         $check = $line->isBought() ? ($line->protocols[$leg->to->id] ?? null)?->check : $line->settings->check;
         if ($check === null || ($line->isBought() && $leg->output->hazards === []) || $check->isCrc() || ($leg->output->hazards === [] && $check !== Checksum::None)) {
-            return;
+            return [];
         }
         $hazard = Hazard::tryFrom($leg->output->hazards[0] ?? '');
-        yield Finding::of(
+
+        return [Finding::of(
             $hazard === null ? Severity::Warning : Severity::Danger,
             ($check === Checksum::None ? 'Nothing says whether what works ' : 'A mere sum says whether what works ').$leg->output->name.' came whole',
             Spot::of($leg->link, $leg->link->name, 'check'),
@@ -38,6 +39,6 @@ final readonly class Unchecked implements HopRule
             $line->isBought() ? null : Trial::settings('Check with CRC-16/MODBUS', $look, $leg->link, ['check' => Checksum::Crc16Modbus->value]),
             numbers: ['check' => $check->value],
             about: [$leg->link->id, $leg->output->id],
-        );
+        )];
     }
 }

@@ -25,7 +25,7 @@ final readonly class ValueBeyond implements HopRule
         $protocol = $leg->receiver->speaks() === null ? null : $look->plan->protocol($leg->receiver->speaks());
         $value = $protocol === null || $leg->output->nodeId !== $leg->receiver->id ? null : Meant::itemOf($leg->output, $protocol)?->set();
         if ($value === null || $value->isSwitch() || $leg->route->action !== Action::Set) {
-            return;
+            return [];
         }
         $fixed = $leg->route->value;
         $span = $leg->output->span();
@@ -33,10 +33,11 @@ final readonly class ValueBeyond implements HopRule
         $highest = $fixed ?? $span?->highest;
         $takes = ($value->lowest ?? 'whatever').' to '.($value->highest ?? 'whatever').($value->unit === '' ? '' : " {$value->unit}");
         if (($lowest ?? $value->lowest ?? 0) >= ($value->lowest ?? PHP_INT_MIN) && ($highest ?? $value->highest ?? 0) <= ($value->highest ?? PHP_INT_MAX)) {
-            return;
+            return [];
         }
         $within = static fn (int $figure): int => max($value->lowest ?? $figure, min($value->highest ?? $figure, $figure));
-        yield Finding::fault(
+
+        return [Finding::fault(
             $fixed === null ? "{$leg->output->name} goes from {$lowest} to {$highest}, and {$leg->receiver->name} takes {$takes}" : "{$leg->output->name} is set to {$fixed}, and {$leg->receiver->name} takes {$takes}",
             Spot::of($leg->route, RouteNames::of($look->plan, $leg->route), 'value'),
             'What goes beyond is brought back to its limit: a stick moves on and nothing follows.',
@@ -46,6 +47,6 @@ final readonly class ValueBeyond implements HopRule
                 : Fix::change("Set it to {$within($fixed)}", $leg->route, ['value' => $within($fixed)]),
             numbers: ['lowest' => $lowest, 'highest' => $highest],
             about: [$leg->route->id, $leg->output->id],
-        );
+        )];
     }
 }

@@ -18,9 +18,12 @@ final readonly class PartOutOfPlace extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        if (self::isBare($wire, $look)) {
-            return;
-        }
+        return self::isBare($wire, $look) ? [] : self::misplaced($wire, $look);
+    }
+
+    /** @return iterable<Finding> */
+    private static function misplaced(Wire $wire, Look $look): iterable
+    {
         $wiring = self::wiring($look);
         foreach ($wiring->partsAt($wire) as $part) {
             $why = (new Misfits($wiring, $wire))->whyMisplaced($part);

@@ -20,9 +20,12 @@ final readonly class PartStarves extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        if (self::isBare($wire, $look)) {
-            return;
-        }
+        return self::isBare($wire, $look) ? [] : self::starving($wire, $look);
+    }
+
+    /** @return iterable<Finding> */
+    private static function starving(Wire $wire, Look $look): iterable
+    {
         $wiring = self::wiring($look);
         foreach ((new Misfits($wiring, $wire))->starving() as $part) {
             $wantsMa = $wiring->wantedMa($wire) ?? 0.0;

@@ -26,6 +26,12 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
+        return self::isBare($wire, $look) && Wiring::livesOnMa($wire) === null ? [] : self::overdrawn($wire, $look);
+    }
+
+    /** @return iterable<Finding> */
+    private static function overdrawn(Wire $wire, Look $look): iterable
+    {
         $wiring = self::wiring($look);
         if ($wiring->isOverdrawn($wire)) {
             $drawsMa = (float) Wiring::livesOnMa($wire);

@@ -24,13 +24,13 @@ final readonly class PullTooStrong extends LevelRule implements WireRule
 
     public function check(Wire $wire, Look $look): iterable
     {
-        if (self::isBare($wire, $look)) {
-            return;
-        }
         // What a pin of the board bears is told by another rule.
-        if ($wire->terminal->isDriven()) {
-            return;
-        }
+        return self::isBare($wire, $look) || $wire->terminal->isDriven() ? [] : self::strong($wire, $look);
+    }
+
+    /** @return iterable<Finding> */
+    private static function strong(Wire $wire, Look $look): iterable
+    {
         $misfits = new Misfits(self::wiring($look), $wire);
         foreach ($misfits->strong() as $part) {
             $mostMa = $misfits->mostMa();
