@@ -106,4 +106,34 @@ final class FeedingTest extends CoreTestCase
         $bought = array_filter($fed->suppliesOf($fed->node($sketch->id('n'))), static fn (Supply $one): bool => $plan->find(Supply::kind(), $one->id) === null && ! str_starts_with($one->class, 'board-'));
         self::assertSame([], array_filter($bought, static fn (Supply $one): bool => $one->order !== ($one->class === 'regulator-adapter' ? 90 : 91)));
     }
+
+    /** @return iterable<string, array{Closure(Sketch): Sketch, string, string, string}> node and what is there, module, what feeds it in words, why */
+    public static function words(): iterable
+    {
+        $board = static fn (string $class): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, $class)->supply('f', 'n', 'plug-5v-3a', 'Feed', null, FeedsAt::Usb);
+        $bench = static fn (float $volts, ?int $limitMa): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, null)->supply('b', 'n', 'bench', 'Bench', null, null, ['volts' => $volts, 'limitMa' => $limitMa]);
+        yield 'what is there' => [$bench(5.0, 2_000), 'sensor-climate', 'Bench', 'It wants 3 to 5.5 V; 2.5 mA at most, and it is good for 2000 mA.'];
+        yield 'what is there, of which nobody knows what it gives' => [static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, null)->supply('b', 'n', 'other', 'Bench', null, null, ['volts' => 5.0]), 'sensor-climate', 'Bench', 'It wants 3 to 5.5 V; 2.5 mA at most.'];
+        yield 'a plug' => [$bench(24.0, 10), 'sensor-gas', 'plug-in supply, 5 V 1 A (buy)', 'It wants 4.75 to 5.25 V; 160 mA at most. Nothing that is there gives that; this is the least to buy that does, and it is good for 1000 mA.'];
+        yield 'a regulator on what is there' => [$bench(12.0, 2_000), 'packet-radio-plain', 'buck regulator module, adjustable set to 2.8 V (buy)', 'It wants 1.9 to 3.6 V; 13.5 mA at most. Nothing that is there gives that; this is the least to buy that does, and it is good for 2500 mA.'];
+        yield 'a regulator, and what it hangs on' => [$bench(24.0, 10), 'packet-radio-plain', '3.3 V regulator adapter on a plug-in supply, 5 V 1 A (buy both)', 'It wants 1.9 to 3.6 V; 13.5 mA at most. Nothing that is there gives that; this is the least to buy that does, and it is good for 800 mA.'];
+        // Its highs are as high as its supply: that of the board's own logic comes first, though either would do.
+        yield 'as the logic of five volts' => [$board('8bit-5v-20io'), 'sensor-climate', '5V pin', 'It wants 3 to 5.5 V; 2.5 mA at most, and it is good for 450 mA.'];
+        yield 'as the logic of 3.3' => [$board('wifi-3v3-26io'), 'sensor-climate', '3V3 pin', 'It wants 3 to 5.5 V; 2.5 mA at most, and it is good for 300 mA.'];
+        yield 'before another of the same volts' => [static fn (Sketch $s): Sketch => $board('wifi-3v3-26io')($s)->supply('o', 'n', 'bench', 'Other', null, null, ['volts' => 3.3]), 'sensor-climate', '3V3 pin', 'It wants 3 to 5.5 V; 2.5 mA at most, and it is good for 300 mA.'];
+    }
+
+    /** @param  Closure(Sketch): Sketch  $there */
+    #[DataProvider('words')]
+    public function test_a_proposal_says_what_feeds_it_and_why(Closure $there, string $class, string $words, string $reason): void
+    {
+        $sketch = $there(self::sketch())->module('m', 'n', $class, 'Part');
+        $plan = $sketch->plan();
+        $catalogue = self::knowledge()->of($plan)->catalogue;
+        $island = Island::around($plan, $plan->node($sketch->id('n')));
+        self::assertNotNull($island);
+        $choice = Feeding::best($island, $catalogue, $plan->module($sketch->id('m')));
+        self::assertNotNull($choice);
+        self::assertSame([$words, $reason], [Feeding::words($choice, $catalogue), Feeding::reason($choice, $plan, $catalogue)]);
+    }
 }
