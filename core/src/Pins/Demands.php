@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Rundfunk\Pins;
 
 use Rundfunk\Catalogue\Board;
+use Rundfunk\Catalogue\BoardPin;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\Level;
 use Rundfunk\Catalogue\Terminal;
+use Rundfunk\Check\Wire;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\PinUse;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\SafeState;
+use Rundfunk\Power\Levels\Wiring;
+use Rundfunk\Power\SupplyTree;
 
 /** What a node's modules want of its board's pins. */
 final readonly class Demands
@@ -24,7 +28,7 @@ final readonly class Demands
      * @param  array<string, int>  $addresses  on an I²C bus, by module id
      * @param  list<string>  $left  pins of wires that nobody asks for: a terminal's second, or one of no terminal
      */
-    private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses, public array $left)
+    private function __construct(private array $plain, private array $onBus, private ?Board $board, private array $addresses, public array $left, private Plan $plan, private Catalogue $catalogue)
     {
     }
 
@@ -55,12 +59,12 @@ final readonly class Demands
                 if ($idle && $use === null) {
                     continue;
                 }
-                $want = ['module' => $module, 'terminal' => Pulling::terminal($plan, $module, $terminal), 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal), 'hazard' => isset($hazards["{$module->id} {$channel}"])];
+                $want = ['module' => $module, 'terminal' => $terminal, 'use' => $use, 'latches' => $carried[$module->id][$terminal->name] ?? false, 'on' => OnLevel::of($plan, $module, $class, $terminal), 'hazard' => isset($hazards["{$module->id} {$channel}"])];
                 $terminal->onBus() && ! $terminal->isBySoftware($use) ? $onBus[$module->id][] = $want : $plain[] = $want;
             }
         }
 
-        return new self($plain, $onBus, $board, $addresses, $left);
+        return new self($plain, $onBus, $board, $addresses, $left, $plan, $catalogue);
     }
 
     /** @return list<string> ids of modules that need a bus */
@@ -114,6 +118,37 @@ final readonly class Demands
         }
 
         return $demands;
+    }
+
+    /** With what is to hold each of them while nothing drives it: that matters where a board has pins that must be low or high for it to start. */
+    public function pulled(): self
+    {
+        $board = $this->board;
+        if ($board === null || array_filter($board->pins, static fn (BoardPin $pin): bool => $pin->strap !== null) === []) {
+            return $this;
+        }
+        $wiring = new Wiring($this->plan, $this->catalogue, new SupplyTree($this->plan, $this->catalogue));
+
+        return new self(
+            $this->pulledBy($wiring, $board, $this->plain),
+            array_map(fn (array $wants): array => $this->pulledBy($wiring, $board, $wants), $this->onBus),
+            $board, $this->addresses, $this->left, $this->plan, $this->catalogue,
+        );
+    }
+
+    /**
+     * @param  list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>  $wants
+     * @return list<array{module: Module, terminal: Terminal, use: PinUse|null, latches: bool, on: Level|null, hazard: bool}>
+     */
+    private function pulledBy(Wiring $wiring, Board $board, array $wants): array
+    {
+        foreach ($wants as $at => $want) {
+            // Whichever pin it is to get.
+            $wire = new Wire($this->plan->node($want['module']->nodeId), $board, $want['module'], $want['terminal'], $want['use'] ?? new PinUse('', $want['module']->id, $want['terminal']->name, ''), null);
+            $wants[$at]['terminal'] = Pulling::soon($wiring, $wire);
+        }
+
+        return $wants;
     }
 
     /**

@@ -44,6 +44,7 @@ final class PinPlanner
 
     public function on(Board $board, Demands $demands): PinPlan
     {
+        $demands = $demands->pulled();
         $timers = Timers::of($board, $demands->all());
         $tried = array_map(fn (array $buses): PinPlan => $this->match($board, $demands, $buses, $timers), $this->busChoices($board, $demands));
         // Of those that cost as little, the plainest choice of buses stays first.

@@ -264,14 +264,34 @@ final class PinRulesTest extends CoreTestCase
         ];
         yield 'a resistor with the strap' => [
             'strap-pin-pulled',
-            static fn (Sketch $s): Sketch => $relays($small($s), 'high')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]),
+            static fn (Sketch $s): Sketch => $small($s)->module('d', 'n', 'buzzer-driven', 'Buzzer', FedFrom::Board3V3)->wire('d', 'SIG', 'IO0')->part('d', 'SIG', PartKind::PullUp, ['ohms' => 10_000.0]),
             [],
+        ];
+        yield 'a resistor with the strap, which has to go' => [
+            'strap-pin-pulled',
+            static fn (Sketch $s): Sketch => $relays($small($s), 'high')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]),
+            ['Relays pulls boot pin IO0 low'],
         ];
         yield 'the base of a transistor at the strap' => [
             'strap-pin-pulled',
             static fn (Sketch $s): Sketch => $relays($small($s), 'low')->wire('r', 'IN1', 'IO0')->part('r', 'IN1', PartKind::Driver, ['ohms' => 4_700.0]),
             ['Relays pulls boot pin IO0 low'],
         ];
+
+        // A strip of 5 V wants 3.5 V for a high: a shifter from 3.3 V, whose own resistors hold both its sides high.
+        $strip = static fn (string $pin, FedFrom $fed = FedFrom::Board5V): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('p', 'n', 'strip-pixels', 'Strip', $fed)->wire('p', 'DIN', $pin)->output('o', 'n', 'Light', OutputKind::Strip, 'p', 'DIN');
+        yield 'what will want a shifter, on a pin that must be low' => ['strap-pin-pulled', $strip('IO12'), ['Strip pulls boot pin IO12 high']];
+        yield 'on one that must be high' => ['strap-pin-pulled', $strip('IO15'), []];
+        yield 'on one that may be either' => ['strap-pin-pulled', $strip('IO25'), []];
+        yield 'the shifter is there' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $strip('IO2')($s)->part('p', 'DIN', PartKind::Shifter), ['Strip pulls boot pin IO2 high']];
+        // What a receiver of 5 V hears goes through a divider, whose lower resistor holds the pin while the receiver is not awake yet.
+        $line = static fn (string $hears): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', 'keyed-receiver', 'Line', FedFrom::Board5V)->wire('m', 'DATA', $hears);
+        yield 'what will want a divider, on a pin that must be high' => ['strap-pin-pulled', $line('IO5'), ['Line pulls boot pin IO5 low']];
+        yield 'that on one that must be low' => ['strap-pin-pulled', $line('IO2'), []];
+        yield 'the divider is there' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $line('IO5')($s)->part('m', 'DATA', PartKind::Divider, ['ohms' => 1_000.0, 'lowerOhms' => 2_000.0]), ['Line pulls boot pin IO5 low']];
+        yield 'one of 3.3 V wants none' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', 'keyed-receiver', 'Line', FedFrom::Board3V3)->wire('m', 'DATA', 'IO5'), []];
+        // What holds its own line says so through a divider as well.
+        yield 'an output that is low by itself' => ['strap-pin-pulled', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-26io')->module('m', 'n', 'infrared-receiver', 'Eye', FedFrom::Board5V)->wire('m', 'OUT', 'IO5'), []];
 
         yield 'a key on the select pin, no bus' => [
             'select-pin-as-input',

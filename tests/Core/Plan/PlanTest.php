@@ -77,7 +77,6 @@ final class PlanTest extends CoreTestCase
             foreach ($fields as $field) {
                 $plan = self::farms()->draft()->plan();
                 $ids = array_unique(array_map(static fn (Thing $thing): string => (string) $thing->{$field}, $all));
-                self::assertNotSame([], $ids);
                 foreach ([...$ids, '', 'nobody'] as $id) {
                     $expected = array_values(array_filter($all, static fn (Thing $thing): bool => $thing->{$field} === $id));
                     self::assertSame(array_column($expected, 'id'), array_column($whole->having($class, $field, $id), 'id'), "{$class} {$field} {$id}, all listed");

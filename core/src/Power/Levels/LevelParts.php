@@ -13,8 +13,11 @@ use Rundfunk\Plan\Plan;
 /** The discrete parts that make the ends of a wire fit, in place of those that do not. */
 final readonly class LevelParts
 {
-    /** @param  list<Operation>  $operations */
-    private function __construct(public string $words, public array $operations)
+    /**
+     * @param  list<Operation>  $operations
+     * @param  PartKind|null  $between  what makes the levels fit; null where nothing is to do that
+     */
+    private function __construct(public string $words, public array $operations, public ?PartKind $between = null)
     {
     }
 
@@ -31,6 +34,7 @@ final readonly class LevelParts
             return new self(
                 $straight ? 'nothing between: straight' : 'level shifter, one channel',
                 [...array_map(self::remove(...), $without), ...($straight ? [] : [self::add($plan, $levels, PartKind::Shifter)])],
+                $straight ? null : PartKind::Shifter,
             );
         }
         [$upper, $lower] = $divider;
@@ -45,7 +49,7 @@ final readonly class LevelParts
         // A small one stays before it; a large one divides once more.
         $besides = [...($levels->bears($divider, array_sum(array_map(static fn (Part $part): float => $part->ohms ?? 0.0, $series))) ? [] : $series), ...$others];
 
-        return new self('divider '.Figures::ohms($upper).' / '.Figures::ohms($lower), [...$operations, ...array_map(self::remove(...), $besides)]);
+        return new self('divider '.Figures::ohms($upper).' / '.Figures::ohms($lower), [...$operations, ...array_map(self::remove(...), $besides)], PartKind::Divider);
     }
 
     /** The resistor that holds a wire up which nothing else does. */

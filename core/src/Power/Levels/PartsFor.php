@@ -27,7 +27,7 @@ final readonly class PartsFor
     public static function fed(Look $look, Node $node, Plan $fed, array $modules): array
     {
         $ids = array_column($modules, 'id');
-        $before = new Wiring($look->plan, $look->catalogue, SupplyTree::in($look));
+        $before = Wiring::in($look);
         $after = new Wiring($fed, $look->catalogue, new SupplyTree($fed, $look->catalogue));
         $operations = [];
         foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
@@ -69,7 +69,7 @@ final readonly class PartsFor
      */
     public static function wired(Look $look, array $uses): array
     {
-        $wiring = new Wiring($look->plan, $look->catalogue, SupplyTree::in($look));
+        $wiring = Wiring::in($look);
         $operations = [];
         foreach ($uses as $use) {
             $module = $look->plan->module($use->moduleId);

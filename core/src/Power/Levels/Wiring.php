@@ -6,6 +6,7 @@ namespace Rundfunk\Power\Levels;
 
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Catalogue\InputKind;
+use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Electrical\BaseResistor;
 use Rundfunk\Plan\Module;
@@ -44,6 +45,12 @@ final readonly class Wiring
     {
         $this->levels = new WeakMap;
         $this->parts = new WeakMap;
+    }
+
+    /** Of the whole plan, worked out once a look. */
+    public static function in(Look $look): self
+    {
+        return $look->once(self::class, static fn (): self => new self($look->plan, $look->catalogue, SupplyTree::in($look)));
     }
 
     public function levels(Wire $wire): ?WireLevels
@@ -108,6 +115,14 @@ final readonly class Wiring
         $wants = $wire->terminal->seriesOhm;
 
         return $wants === null || Between::of($this->partsAt($wire))->seriesOhm >= self::AS_NONE * $wants ? null : (float) $wants;
+    }
+
+    /** @return PartKind|null what has to come between for the levels of a wire to fit, whatever pin it is on: a divider or a level shifter; null where they do */
+    public function wantedBetween(Wire $wire): ?PartKind
+    {
+        $levels = $this->levels($wire);
+
+        return $levels !== null && $levels->isWrong() ? LevelParts::fitting($this->plan, $levels)->between : null;
     }
 
     public function feedTerminal(Module $module): ?string

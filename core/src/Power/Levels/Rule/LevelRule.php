@@ -9,14 +9,13 @@ use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Power\Levels\Mending;
 use Rundfunk\Power\Levels\Wiring;
-use Rundfunk\Power\SupplyTree;
 
 /** What the rules about levels share. */
 abstract readonly class LevelRule
 {
     protected static function wiring(Look $look): Wiring
     {
-        return $look->once(Wiring::class, static fn (): Wiring => new Wiring($look->plan, $look->catalogue, SupplyTree::in($look)));
+        return Wiring::in($look);
     }
 
     /** No part stands at its module: as nearly everywhere in a large plan. */
