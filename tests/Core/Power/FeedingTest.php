@@ -66,6 +66,13 @@ final class FeedingTest extends CoreTestCase
         $boardAtEnd = static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->supply('f', 'n', 'bench', 'Far', null, FeedsAt::FiveVolt, ['volts' => 5.0, 'cableM' => 2.0, 'cableMm2' => 0.5]);
         yield 'what leaves a board its volts' => [$boardAtEnd, [4.0, 5.5, 1_000.0], [['board-5v', null]]];
         yield 'and what does not' => [$boardAtEnd, [4.0, 5.5, 1_060.0], [['plug-5v-3a', null]]];
+        // And a sensor of 160 mA that wants 4.75 V there: the same amperes.
+        $sensorAtEnd = static fn (Sketch $s): Sketch => $cabled($s)->module('g', 'n', 'sensor-gas', 'Gas', 'f');
+        yield 'what leaves another thing its volts' => [$sensorAtEnd, [4.0, 5.5, 890.0], [['bench', 5.0]]];
+        yield 'and what leaves it too little' => [$sensorAtEnd, [4.0, 5.5, 950.0], [['plug-5v-1a', null]]];
+        // Beside it without the cable nobody loses anything.
+        $besideIt = static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'bench', 'Near', more: ['volts' => 5.0])->module('g', 'n', 'sensor-gas', 'Gas', 'f');
+        yield 'no cable, no loss' => [$besideIt, [4.0, 5.5, 950.0], [['bench', 5.0]]];
         // A motor on what is there takes ten times its plate while it starts: 2.8 A and 0.1 beside, then 3 and 0.1.
         $motor = static fn (float $watts): Closure => static fn (Sketch $s): Sketch => $bare($s)->supply('f', 'n', 'plug-5v-3a', 'There')->load('l', 'Motor', null, null, LoadKind::Motor, $watts, ['supplyId' => $s->id('f'), 'use' => 'always-on']);
         yield 'what a motor leaves while it starts' => [$motor(1.4), [4.5, 5.5, 100.0], [['plug-5v-3a', null]]];

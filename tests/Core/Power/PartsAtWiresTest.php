@@ -178,6 +178,11 @@ final class PartsAtWiresTest extends CoreTestCase
         yield 'a key bears fifty' => ['button-pad-1', PartKind::PullUp, ['ohms' => 65.0], 'K1', 'IO25', 'pull-too-strong', Severity::Fault, ['asks_ma' => 50.769, 'most_ma' => 50.0]];
         yield 'pressed it is no low' => ['button-pad-1', PartKind::SeriesResistor, ['ohms' => 15_000.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 3.3, 'closed_v' => 0.99, 'high_v' => 2.48, 'low_v' => 0.83]];
         yield 'let go it is no high' => ['button-pad-1', PartKind::PullDown, ['ohms' => 35_000.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 1.65, 'closed_v' => 0.0, 'high_v' => 2.48, 'low_v' => 0.83]];
+        // Odd ones, for the digits: 3.3 V · 14,321 / 49,321, 34,000 / 69,000; a lamp of 1 kΩ behind 2345 more; (2.64 - 0.7) V through 2222 Ω.
+        yield 'pressed it is a little too high' => ['button-pad-1', PartKind::SeriesResistor, ['ohms' => 14_321.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 3.3, 'closed_v' => 0.958, 'high_v' => 2.48, 'low_v' => 0.83]];
+        yield 'let go it is much too low' => ['button-pad-1', PartKind::PullDown, ['ohms' => 34_000.0], 'K1', 'IO25', 'contact-unheard', Severity::Fault, ['open_v' => 1.626, 'closed_v' => 0.0, 'high_v' => 2.48, 'low_v' => 0.83]];
+        yield 'a lamp behind more' => ['indicator-lamp', PartKind::SeriesResistor, ['ohms' => 2_345.0], 'LED', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.4185, 'wants_ma' => 1.4]];
+        yield 'a base of less' => ['buzzer', PartKind::Driver, ['ohms' => 2_222.0], 'SIG', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.8731, 'wants_ma' => 30.0]];
         yield 'a base of a third' => ['buzzer', PartKind::Driver, ['ohms' => 2_000.0], 'SIG', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.97, 'wants_ma' => 30.0]];
         yield 'less than a third of a lamp' => ['indicator-lamp', PartKind::SeriesResistor, ['ohms' => 2_200.0], 'LED', 'IO25', 'part-starves', Severity::Fault, ['gets_ma' => 0.4375, 'wants_ma' => 1.4]];
         // τ of 6.8 kΩ and 1.5 nF, of 20.1 and of 19.9 kΩ: three times too slow is lost.
@@ -308,10 +313,11 @@ final class PartsAtWiresTest extends CoreTestCase
     public function test_a_part_without_a_value_or_a_place_is_said(): void
     {
         $sketch = self::sketch()->node('n', 'N', NodeKind::Controller, null, '8bit-5v-20io')->module('m', 'n', 'button-pad-1', 'Key')->control('k', 'n', 'K', ControlKind::Button, 'm', 'K1')
-            ->part('m', 'K1', PartKind::PullUp)->part('m', 'K9', PartKind::PullDown, ['ohms' => 10_000.0])->part('m', 'COM', PartKind::Capacitor, ['microfarads' => 0.1]);
-        self::assertEqualsCanonicalizing(
-            ['The pull-up resistor at Key K1 of N has no value', 'The pull-down resistor at K9 of Key on N hangs on nothing'],
-            array_map(static fn (Finding $finding): string => $finding->title, self::found($sketch->plan(), 'part-unsaid')),
-        );
+            ->part('m', 'COM', PartKind::Capacitor, ['microfarads' => 0.1])->part('m', 'K1', PartKind::PullUp)->part('m', 'K9', PartKind::PullDown, ['ohms' => 10_000.0]);
+        $said = array_map(static fn (Finding $finding): array => [$finding->title, $finding->detail, $finding->remedy, $finding->at->field], self::found($sketch->plan(), 'part-unsaid'));
+        self::assertEqualsCanonicalizing([
+            ['The pull-up resistor at Key K1 of N has no value', 'Nobody can buy it, and whether the wire works with it cannot be told.', 'Say its value, or take it off.', 'ohms'],
+            ['The pull-down resistor at K9 of Key on N hangs on nothing', 'push button has no terminal of that name.', 'Put it at a terminal that is there, or take it off.', 'terminal'],
+        ], $said);
     }
 }
