@@ -38,6 +38,16 @@ test('a modem node is powered from an empty plan until nothing is found', async 
     const levels = page.getByRole('region', { name: 'Levels of Post' });
     await expect(levels.getByRole('row', { name: /RXD/ })).toContainText('divider 1 kΩ / 1.2 kΩ');
     await expect(levels.getByRole('row', { name: /TXD/ })).toContainText('made to fit');
+    // Another value, by hand: what comes of it is said at once, and a press puts it right.
+    const upper = page.getByLabel('Upper, Ω of the divider at Module RXD');
+    await expect(upper).toHaveValue('1000');
+    await upper.fill('4700');
+    await upper.press('Tab');
+    await expect(levels.getByRole('row', { name: /RXD/ })).toContainText('too little');
+    await expect(levels.getByRole('row', { name: /RXD/ })).toContainText('divider 4.7 kΩ / 1.2 kΩ');
+    await findings.getByRole('button', { name: 'Put there: divider 1 kΩ / 1.2 kΩ' }).click();
+    await expect(upper).toHaveValue('1000');
+    await expect(findings.getByText('Nothing found')).toBeVisible();
     await page.getByRole('link', { name: 'Parts', exact: true }).click();
     const parts = page.getByRole('region', { name: 'Parts of Post' });
     await expect(parts.getByRole('row', { name: /capacitor/ })).toContainText('µF');

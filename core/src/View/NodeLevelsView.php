@@ -63,7 +63,7 @@ final readonly class NodeLevelsView implements View
         }
         foreach ($plan->modulesOf($node) as $module) {
             foreach ($plan->partsOf($module) as $part) {
-                $parts[] = new PlacedPart($part->id, $module->id, $part->terminal, PartWords::of($part), $part->owned);
+                $parts[] = new PlacedPart($part->id, $module->id, $part->terminal, $part->kind->words(), PartWords::of($part), $part->owned);
             }
         }
 

@@ -11,6 +11,8 @@ final readonly class PlacedPart
         public string $partId,
         public string $moduleId,
         public string $terminal,
+        /** @var string "capacitor" */
+        public string $kind,
         /** @var string "capacitor 2200 µF" */
         public string $what,
         public bool $owned,

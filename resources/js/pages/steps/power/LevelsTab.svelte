@@ -4,9 +4,14 @@
     import { change, remove, workspace } from '../../../lib/workspace.svelte';
     import RemoveButton from '../../../widgets/RemoveButton.svelte';
     import PartAdd from './PartAdd.svelte';
+    import PartValues from './PartValues.svelte';
 
     let { node, index, shown }: { node: Schemas['Node']; index: PlanIndex; shown: Schemas['NodeLevels'] } = $props();
     const name = (moduleId: string): string => index.module(moduleId)?.name ?? '';
+    const stored = (partId: string): Schemas['Part'] | undefined =>
+        index.document.parts.find((one) => one.id === partId);
+    /** A figure and its unit stay on one line. */
+    const whole = (text: string): string => text.replace(/(\d) (?=[kM]?Ω|[µnp]F|m?[VA]\b)/g, '$1\u00a0');
 </script>
 
 <section class="sheet mt-2 overflow-x-auto" aria-label="Levels of {node.name}">
@@ -25,12 +30,10 @@
                         >{name(wire.moduleId)} <span class="mono">{wire.terminal}</span>
                         {wire.driven ? '←' : '→'} <span class="mono">{wire.pin}</span></td
                     >
-                    <td class="mono whitespace-nowrap">{wire.gives}</td>
-                    <td class="mono">{wire.takes}</td>
-                    <td class="{/\d/.test(wire.arrives) ? 'mono' : ''} {wire.sound ? '' : 'text-danger'}"
-                        >{wire.arrives}</td
-                    >
-                    <td>{wire.between}</td>
+                    <td class="whitespace-nowrap tabular-nums">{wire.gives}</td>
+                    <td class="tabular-nums">{whole(wire.takes)}</td>
+                    <td class="tabular-nums {wire.sound ? '' : 'text-danger'}">{whole(wire.arrives)}</td>
+                    <td>{whole(wire.between)}</td>
                 </tr>
             {:else}
                 <tr
@@ -54,16 +57,23 @@
     <table class="ledger">
         <thead
             ><tr
-                ><th><span class="text-ink font-semibold">Parts between</span></th><th>At</th><th>In the drawer</th><th
-                    ><span class="sr-only">Remove</span></th
-                ></tr
+                ><th><span class="text-ink font-semibold">Parts between</span></th><th>At</th><th>Value</th><th
+                    >In the drawer</th
+                ><th><span class="sr-only">Remove</span></th></tr
             ></thead
         >
         <tbody>
             {#each shown.parts as part (part.partId)}
+                {@const values = stored(part.partId)}
                 <tr>
-                    <td>{part.what}</td>
+                    <td>{part.kind}</td>
                     <td>{name(part.moduleId)} <span class="mono">{part.terminal}</span></td>
+                    <td
+                        >{#if values !== undefined}<PartValues
+                                part={values}
+                                at="{part.kind} at {name(part.moduleId)} {part.terminal}"
+                            />{/if}</td
+                    >
                     <td
                         ><input
                             type="checkbox"
@@ -89,7 +99,7 @@
                     >
                 </tr>
             {:else}
-                <tr><td colspan="4" class="text-soft">None: every wire goes straight.</td></tr>
+                <tr><td colspan="5" class="text-soft">None: every wire goes straight.</td></tr>
             {/each}
         </tbody>
     </table>
