@@ -9,7 +9,6 @@ use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Plan;
-use Rundfunk\Shape\Values;
 
 /** The states that nodes tell each other, and what shows them. */
 final readonly class Answers
@@ -47,7 +46,7 @@ final readonly class Answers
     /** @return int how often a state is told while it stays, milliseconds; 0 for changes only */
     public static function everyMs(Control $state): int
     {
-        return (new Values($state->settings))->whole('everyS') * 1_000;
+        return $state->toldEveryS() * 1_000;
     }
 
     /**

@@ -79,6 +79,12 @@ final readonly class Control implements Thing
         };
     }
 
+    /** @return int how often a state is told while it stays, seconds; 0 for changes only, and for what is no state */
+    public function toldEveryS(): int
+    {
+        return $this->kind === ControlKind::State ? (new Values($this->settings))->whole('everyS') : 0;
+    }
+
     public function id(): string
     {
         return $this->id;

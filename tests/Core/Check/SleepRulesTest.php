@@ -70,7 +70,13 @@ final class SleepRulesTest extends CoreTestCase
         $through = static fn (string $fix): array => [['Ben sleeps through Thing', $fix]];
         yield 'a key of a board that wakes for readings' => ['control-asleep', $works(ControlKind::Button, Sleep::Between), $through('It sleeps until a key is pressed')];
         yield 'a switch' => ['control-asleep', $works(ControlKind::Switch, Sleep::Between), $through('It sleeps until a key is pressed')];
-        yield 'a stick' => ['control-asleep', $works(ControlKind::Axis, Sleep::Between), $through('It sleeps until a key is pressed')];
+        // No stick wakes a board: where it stands is a voltage that somebody must look at.
+        yield 'a stick' => ['control-asleep', $works(ControlKind::Axis, Sleep::Between), $through('It stays awake')];
+        yield 'a stick of a board that a key wakes' => ['control-asleep', $works(ControlKind::Axis, Sleep::UntilKey), $through('It stays awake')];
+        $state = static fn (Sleep $sleep, int $everyS): Closure => static fn (Sketch $s): Sketch => $asleep($s->node('b', 'Ben', NodeKind::Controller, null, '8bit-5v-20io'), 'b', $sleep)->output('p', 'b', 'Pump')->state('p', 'k', 'Thing', settings: ['everyS' => $everyS])->output('o', 'b', 'Lamp')->route('k', Action::Follow, 'o');
+        yield 'a state that is told again and again' => ['control-asleep', $state(Sleep::UntilKey, 60), $through('It sleeps between readings')];
+        yield 'a state that is told when it changes' => ['control-asleep', $state(Sleep::UntilKey, 0), []];
+        yield 'a state of a board that wakes to tell it' => ['control-asleep', $state(Sleep::Between, 60), []];
         yield 'a reading' => ['control-asleep', $works(ControlKind::Reading, Sleep::Between), []];
         yield 'a key of a board that a key wakes' => ['control-asleep', $works(ControlKind::Button, Sleep::UntilKey), []];
         yield 'a reading of one' => ['control-asleep', $works(ControlKind::Reading, Sleep::UntilKey), $through('It sleeps between readings')];

@@ -23,7 +23,7 @@ final readonly class ControlAsleep implements ControlRule
     public function check(Control $control, Look $look): iterable
     {
         $node = $look->plan->node($control->nodeId);
-        if (! $node->sleeps() || ! self::sleepsThrough($node->sleep, $control->kind) || $look->plan->routesFrom($control) === []) {
+        if (! $node->sleeps() || ! self::sleepsThrough($node->sleep, $control) || $look->plan->routesFrom($control) === []) {
             return [];
         }
         $better = self::wakesForAll($node, $look);
@@ -38,12 +38,13 @@ final readonly class ControlAsleep implements ControlRule
         )];
     }
 
-    private static function sleepsThrough(Sleep $sleep, ControlKind $kind): bool
+    private static function sleepsThrough(Sleep $sleep, Control $control): bool
     {
         return match ($sleep) {
             Sleep::Never => false,
-            Sleep::Between => in_array($kind, [ControlKind::Button, ControlKind::Switch, ControlKind::Axis], true),
-            Sleep::UntilKey => in_array($kind, [ControlKind::Reading, ControlKind::Timer, ControlKind::Trigger], true),
+            Sleep::Between => in_array($control->kind, [ControlKind::Button, ControlKind::Switch, ControlKind::Axis], true),
+            // A stick is a voltage that nobody looks at, and a state that is told again and again wants a clock.
+            Sleep::UntilKey => in_array($control->kind, [ControlKind::Reading, ControlKind::Timer, ControlKind::Trigger, ControlKind::Axis], true) || $control->toldEveryS() > 0,
         };
     }
 
@@ -52,7 +53,7 @@ final readonly class ControlAsleep implements ControlRule
     {
         $used = array_filter($look->plan->controlsOf($node), static fn (Control $one): bool => $look->plan->routesFrom($one) !== []);
         foreach ([Sleep::UntilKey, Sleep::Between] as $sleep) {
-            if (array_filter($used, static fn (Control $one): bool => self::sleepsThrough($sleep, $one->kind)) === []) {
+            if (array_filter($used, static fn (Control $one): bool => self::sleepsThrough($sleep, $one)) === []) {
                 return $sleep;
             }
         }
