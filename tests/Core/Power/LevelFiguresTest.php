@@ -85,14 +85,14 @@ final class LevelFiguresTest extends CoreTestCase
         yield 'more than that' => ['pin-overdrawn', $told(['highV' => 2.0, 'mostV' => 6.0], 292.0), [[['draws_ma' => 292.0, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], null]], Severity::Fault];
         $plain = $told(['highV' => 2.0, 'mostV' => 6.0]);
         yield 'a base of 20 mA' => ['pin-overdrawn', $with($plain, PartKind::Driver, 175.0), [], null];
-        yield 'of more' => ['pin-overdrawn', $with($plain, PartKind::Driver, 174.0), [[['draws_ma' => 20.115, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take 180 Ω']], Severity::Warning];
+        yield 'of more' => ['pin-overdrawn', $with($plain, PartKind::Driver, 174.0), [[['draws_ma' => 20.115, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take out the NPN transistor']], Severity::Warning];
         yield 'a pull down of 20 mA' => ['pin-overdrawn', $with($plain, PartKind::PullDown, 245.0), [], null];
-        yield 'that takes more' => ['pin-overdrawn', $with($plain, PartKind::PullDown, 244.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take 270 Ω']], Severity::Warning];
+        yield 'that takes more' => ['pin-overdrawn', $with($plain, PartKind::PullDown, 244.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Put there: pull-down resistor 10 kΩ']], Severity::Warning];
         yield 'a pull up to five volts' => ['pin-overdrawn', $with($plain, PartKind::PullUp, 250.0), [], null];
-        yield 'that gives more' => ['pin-overdrawn', $with($plain, PartKind::PullUp, 249.0), [[['draws_ma' => 20.08, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take 270 Ω']], Severity::Warning];
+        yield 'that gives more' => ['pin-overdrawn', $with($plain, PartKind::PullUp, 249.0), [[['draws_ma' => 20.08, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Put there: pull-up resistor 10 kΩ']], Severity::Warning];
         yield 'a divider of 245 Ω' => ['pin-overdrawn', $with($plain, PartKind::Divider, 100.0, 145.0), [], null];
         yield 'of 244' => ['pin-overdrawn', $with($plain, PartKind::Divider, 100.0, 144.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take out the divider']], Severity::Warning];
-        yield 'one that has a better of larger ones' => ['pin-overdrawn', $with($told(['highV' => 2.0, 'mostV' => 3.0]), PartKind::Divider, 100.0, 144.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Take 1 kΩ and 1.3 kΩ']], Severity::Warning];
+        yield 'one that has a better of larger ones' => ['pin-overdrawn', $with($told(['highV' => 2.0, 'mostV' => 3.0]), PartKind::Divider, 100.0, 144.0), [[['draws_ma' => 20.082, 'advised_ma' => 20.0, 'absolute_ma' => 40.0], 'Put there: divider 1 kΩ / 1.3 kΩ']], Severity::Warning];
         yield 'what hangs on another wire' => ['pin-overdrawn', $with($plain, PartKind::PullDown, 10.0, null, 'IN2'), [], null];
 
         // What a chip of 3.3 V stands in all. It gives 3.2 V, 2.62 where much is taken: of a base 2.5 V are left through 1 kΩ, of a lamp's diode 1.4, of a coupler's at five volts 1.9.

@@ -12,12 +12,10 @@ use Rundfunk\Check\Severity;
 use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
-use Rundfunk\Electrical\ESeries;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Power\Levels\LevelParts;
-use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\Levels\Wiring;
 
 /** Something that lives on a pin, or a part at it, takes more than the pin should give. */
@@ -50,26 +48,14 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
         foreach ($wiring->partsAt($wire) as $part) {
             $takesMa = $wiring->takenMa($wire, $part);
             if ($takesMa !== null && $takesMa > $wire->pinCurrent()->advisedMa) {
-                $values = self::larger($part, $takesMa / $wire->pinCurrent()->advisedMa, $wiring->levels($wire));
                 yield self::finding(
                     $wire, "The {$part->kind->words()} at {$wire->module->name} {$wire->terminal->name} takes ".Figures::significant(round($takesMa)).' mA', $takesMa,
                     $part->kind === PartKind::Divider ? 'Both resistors larger, in the same proportion.' : 'A larger resistor.',
-                    $values === null ? self::mend($look, $wire) : Fix::change('Take '.implode(' and ', array_map(Figures::ohms(...), $values)), $part, $values),
+                    self::mend($look, $wire),
                     [$wire->use->id, $part->id],
                 );
             }
         }
-    }
-
-    /** @return array<string, float>|null the resistors that take so many times less; of a divider those that suit its levels, where there are such */
-    private static function larger(Part $part, float $times, ?WireLevels $levels): ?array
-    {
-        if ($part->kind !== PartKind::Divider) {
-            return ['ohms' => ESeries::E24->up((float) $part->ohms * $times)];
-        }
-        $fitting = $levels?->dividerThatFits();
-
-        return $fitting === null ? null : ['ohms' => $fitting[0], 'lowerOhms' => $fitting[1]];
     }
 
     /** @param  list<string>  $about  what it is about besides the wire */
