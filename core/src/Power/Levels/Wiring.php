@@ -120,9 +120,19 @@ final readonly class Wiring
     /** @return PartKind|null what has to come between for the levels of a wire to fit, whatever pin it is on: a divider or a level shifter; null where they do */
     public function wantedBetween(Wire $wire): ?PartKind
     {
-        $levels = $this->levels($wire);
+        $levels = $this->levelsOnceFed($wire);
 
         return $levels !== null && $levels->isWrong() ? LevelParts::fitting($this->plan, $levels)->between : null;
+    }
+
+    /** What nothing feeds yet, or the wrong thing, gets what the board's logic has, or more where it wants more. */
+    private function levelsOnceFed(Wire $wire): ?WireLevels
+    {
+        $class = $this->catalogue->classOf($wire->module);
+        $volts = $this->tree->voltsOf($wire->module)?->nominalV;
+        $isFed = ! $class->isFed() || ($volts !== null && $volts >= $class->minV && $volts <= $class->maxV);
+
+        return $isFed ? $this->levels($wire) : WireLevels::of($wire, $class, max($class->minV, min($class->maxV, $wire->board->logicV)), $this->plan->partsOf($wire->module));
     }
 
     public function feedTerminal(Module $module): ?string
