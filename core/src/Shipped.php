@@ -98,6 +98,7 @@ use Rundfunk\Power\Levels\Rule\RelayHolds;
 use Rundfunk\Power\Levels\Rule\SeriesMissing;
 use Rundfunk\Power\Levels\Step\OutOfPlaceStep;
 use Rundfunk\Power\Levels\Step\PartStep;
+use Rundfunk\Power\Rule\BatterySoonEmpty;
 use Rundfunk\Power\Rule\BoardFedTwice;
 use Rundfunk\Power\Rule\BoardInputUnfit;
 use Rundfunk\Power\Rule\BoardRegulatorHot;
@@ -318,6 +319,7 @@ final class Shipped
             new FuseUnfit,
             new SupplyUnknown,
             new RegulatorDrains,
+            new BatterySoonEmpty,
             new BoardRegulatorHot,
             new SupplyIdle,
             new BoardUnfed,

@@ -12,6 +12,7 @@ use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\OutputKind;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Role;
+use Rundfunk\Plan\Sleep;
 use Rundfunk\Plan\ThingKind;
 
 /** The demo: an invented smallholding, as far as its links are built. Every name and number in it is made up. */
@@ -46,13 +47,13 @@ final readonly class LindenHollow
             ->place('bench', 'Propagation bench')
             ->place('shed', 'Potting shed')
             ->place('yard', 'Hen yard')
-            ->node('a', 'Pocket A', NodeKind::Handset, 'carried', '8bit-5v-20io')
+            ->node('a', 'Pocket A', NodeKind::Handset, 'carried', '8bit-5v-20io')->sleeping('a', Sleep::UntilKey)
             ->supply('a-cell', 'a', 'li-ion-cell', 'Cell')
             ->supply('a-boost', 'a', 'boost-5v', 'Boost', 'a-cell', FeedsAt::FiveVolt)
             ->module('a-radio', 'a', 'packet-radio-plain', 'Radio')
             ->module('a-keys', 'a', 'button-pad-4', 'Keys')
             ->module('a-lamp', 'a', 'indicator-lamp', 'Sent lamp')
-            ->node('b', 'Pocket B', NodeKind::Handset, 'carried', '32bit-3v3-26io')
+            ->node('b', 'Pocket B', NodeKind::Handset, 'carried', '32bit-3v3-26io')->sleeping('b', Sleep::UntilKey)
             ->supply('b-cells', 'b', 'alkaline-3', 'Cells', null, FeedsAt::FiveVolt)
             ->module('b-radio', 'b', 'packet-radio-plain', 'Radio')
             ->module('b-keys', 'b', 'button-pad-4', 'Keys')
@@ -203,7 +204,7 @@ final readonly class LindenHollow
         $sketch
             ->place('lane', 'Lane')
             ->node('post', 'Gate post', NodeKind::Controller, 'lane', '32bit-3v3-26io')
-            ->supply('post-battery', 'post', 'lead-12v', 'Battery', more: ['fuseA' => 1.0])
+            ->supply('post-battery', 'post', 'lead-12v', 'Battery', more: ['fuseA' => 1.0, 'capacityMah' => 44_000])
             ->supply('post-5v', 'post', 'buck', '5 V for the board', 'post-battery', FeedsAt::FiveVolt)
             ->supply('post-modem-supply', 'post', 'buck', '3.9 V for the modem', 'post-battery', more: ['volts' => 3.9])
             ->module('post-modem', 'post', 'modem-lte-eu', 'Modem', 'post-modem-supply')
@@ -261,7 +262,8 @@ final readonly class LindenHollow
             ->place('sand', 'Sand pit')
             // A toy's 28 codes are 3 kB of tables: more than a smaller board has.
             ->node('box', 'Stick box', NodeKind::Handset, 'sand', '8bit-5v-70io')
-            ->supply('box-cell', 'box', 'li-ion-cell', 'Cell')
+            // Two side by side: it is awake as long as somebody plays.
+            ->supply('box-cell', 'box', 'li-ion-cell', 'Cells', null, null, ['capacityMah' => 6_000])
             ->supply('box-boost', 'box', 'boost-5v', 'Boost', 'box-cell', FeedsAt::FiveVolt)
             ->module('box-ir', 'box', 'infrared-emitter', 'Emitter', FedFrom::Board5V)
             ->node('diggers', 'Toy diggers', NodeKind::Fixture, 'sand', null)

@@ -93,10 +93,10 @@ final class Sketch
         return Tie::OWN.$this->id($own);
     }
 
-    /** Its board sleeps between readings. */
-    public function sleeping(string $node): self
+    /** Its board sleeps: between readings, if nothing else is said. */
+    public function sleeping(string $node, Sleep $how = Sleep::Between): self
     {
-        return $this->change(ThingKind::Node, $node, ['sleep' => Sleep::Between->value]);
+        return $this->change(ThingKind::Node, $node, ['sleep' => $how->value]);
     }
 
     /** Another supply than was said at first: as two that live on each other. */

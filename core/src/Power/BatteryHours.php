@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Rundfunk\Power;
 
-use Rundfunk\Behaviour\Answers;
 use Rundfunk\Catalogue\Catalogue;
 use Rundfunk\Electrical\BatteryLife;
+use Rundfunk\Figures;
 use Rundfunk\Plan\Control;
 use Rundfunk\Plan\ControlKind;
 use Rundfunk\Plan\Node;
@@ -21,6 +21,9 @@ use Rundfunk\Shape\Values;
  */
 final readonly class BatteryHours
 {
+    /** Whoever charges it does so at night. Common practice. */
+    public const LEAST_DAYS = 1.0;
+
     /** A key that is pressed so often in a day. Common practice. */
     private const PRESSES_A_DAY = 50;
 
@@ -43,6 +46,18 @@ final readonly class BatteryHours
     public static function of(Plan $plan, Catalogue $catalogue, SupplyTree $tree, Supply $battery): ?BatteryLife
     {
         return (new self($plan, $catalogue, $tree))->life($battery);
+    }
+
+    /** @return string "15 to 21 h", "3 to 4 days", "5 to 7 months" */
+    public static function words(BatteryLife $life): string
+    {
+        [$low, $high] = [(float) $life->daysLow(), (float) $life->daysHigh()];
+
+        return match (true) {
+            $high < 2.0 => Figures::significant(round($low * 24)).' to '.Figures::significant(round($high * 24)).' h',
+            $high < 90.0 => Figures::significant(round($low)).' to '.Figures::significant(round($high)).' days',
+            default => Figures::significant(round($low / 30.4)).' to '.Figures::significant(round($high / 30.4)).' months',
+        };
     }
 
     private function life(Supply $battery): ?BatteryLife
@@ -82,7 +97,7 @@ final readonly class BatteryHours
     {
         // A state that is told only when it changes wakes nobody.
         $every = array_filter(array_map(static fn (Control $control): int => match ($control->kind) {
-            ControlKind::State => intdiv(Answers::everyMs($control), 1_000),
+            ControlKind::State => $control->toldEveryS(),
             ControlKind::Reading => (new Values($control->settings))->whole('intervalS'),
             default => 0,
         }, $this->plan->controlsOf($node)), static fn (int $everyS): bool => $everyS > 0);

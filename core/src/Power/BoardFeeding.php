@@ -6,11 +6,13 @@ namespace Rundfunk\Power;
 
 use Rundfunk\Catalogue\BoardInput;
 use Rundfunk\Catalogue\Catalogue;
+use Rundfunk\Figures;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Operation;
 use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Shape\Values;
 
 /** What can feed a board with all that hangs on its pins, the cheapest first: cells for what is carried, a closed plug for what stands. */
 final readonly class BoardFeeding
@@ -19,6 +21,9 @@ final readonly class BoardFeeding
     private const CARRIED = [['alkaline-3', null], ['nimh-4', null], ['li-ion-cell', null], ['alkaline-4', null], ['li-ion-cell', 'boost-5v']];
 
     private const STANDING = [['plug-5v-1a', null], ['plug-5v-3a', null], ['plug-12v-2a', 'buck']];
+
+    /** More nobody solders side by side. */
+    private const MOST_CELLS = 4.0;
 
     /** @param  non-empty-list<Supply>  $supplies  the source first, what feeds the board last */
     private function __construct(public array $supplies)
@@ -34,7 +39,7 @@ final readonly class BoardFeeding
                 $choice = self::of($island, $node, $source, $regulator, $input);
                 $feeder = $choice->supplies[count($choice->supplies) - 1];
                 if (self::feedsWell($island->plan, $choice->in($island->plan), $catalogue, $node, $feeder, $input)) {
-                    return $choice;
+                    return $choice->lasting($island->plan, $catalogue);
                 }
             }
         }
@@ -81,6 +86,21 @@ final readonly class BoardFeeding
         return new self([$first, new Supply($island->newId('supply', $node->id, 'board', $regulator), $node->id, $regulator, mb_substr("Regulator of {$node->name}", 0, 80), $sourceId, $input->at, order: 51)]);
     }
 
+    /** So many cells side by side that they last a day. */
+    private function lasting(Plan $plan, Catalogue $catalogue): self
+    {
+        $source = $this->supplies[0];
+        $cell = $catalogue->supplyClassOf($source)->cell;
+        $after = $this->in($plan);
+        $days = $cell === null ? null : BatteryHours::of($after, $catalogue, new SupplyTree($after, $catalogue), $source)?->daysLow();
+        $cells = $days === null ? 1.0 : ceil(BatteryHours::LEAST_DAYS / $days);
+        if ($cell === null || $cells <= 1.0 || $cells > self::MOST_CELLS) {
+            return $this;
+        }
+
+        return new self([Supply::from(new Values([...$source->values(), 'capacityMah' => $cells * $cell->capacityMah])), ...array_slice($this->supplies, 1)]);
+    }
+
     public function in(Plan $plan): Plan
     {
         $draft = $plan->draft();
@@ -97,6 +117,6 @@ final readonly class BoardFeeding
 
     public function words(Catalogue $catalogue): string
     {
-        return implode(' with a ', array_map(static fn (Supply $supply): string => $catalogue->supplyClassOf($supply)->name, $this->supplies));
+        return implode(' with a ', array_map(static fn (Supply $supply): string => $catalogue->supplyClassOf($supply)->name.($supply->capacityMah === null ? '' : ' ('.Figures::significant($supply->capacityMah).' mAh)'), $this->supplies));
     }
 }

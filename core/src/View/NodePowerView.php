@@ -167,19 +167,10 @@ final readonly class NodePowerView implements View
         }
         $life = BatteryHours::of($plan, $knowledge->catalogue, $tree, $supply);
         if ($life !== null) {
-            $says[] = 'lasts '.self::days((float) $life->daysLow(), (float) $life->daysHigh());
+            $says[] = 'lasts '.BatteryHours::words($life);
         }
 
         return implode('; ', $says);
-    }
-
-    private static function days(float $low, float $high): string
-    {
-        return match (true) {
-            $high < 2.0 => Figures::significant(round($low * 24)).' to '.Figures::significant(round($high * 24)).' h',
-            $high < 90.0 => Figures::significant(round($low)).' to '.Figures::significant(round($high)).' days',
-            default => Figures::significant(round($low / 30.4)).' to '.Figures::significant(round($high / 30.4)).' months',
-        };
     }
 
     private static function module(SupplyTree $tree, Module $module): FedModule

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Power;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\BoardFeeding;
@@ -45,6 +46,23 @@ final class BoardFeedingTest extends CoreTestCase
                 self::assertSame(mb_substr("Regulator of {$long}", 0, 80), $name);
             }
         }
+    }
+
+    /** Cells of 2,600 mAh, of which 80 % are used and 0.7 are left of worn ones: 61 mA for a day. Boards of 30, 70, 80 and 100 mA, by way of 5 V out of 3.7 at 85 %, the third straight from it. */
+    #[TestWith(['8bit-5v-20io', null])]
+    #[TestWith(['8bit-5v-70io', 5_200.0])]
+    #[TestWith(['wifi-3v3-13io', 5_200.0])]
+    #[TestWith(['wifi-3v3-26io', 7_800.0])]
+    public function test_what_is_carried_lasts_a_day(string $board, ?float $capacityMah): void
+    {
+        $plan = self::sketch()->node('n', 'N', NodeKind::Handset, null, $board)->plan();
+        $island = Island::around($plan, $plan->nodes()[0]);
+        self::assertNotNull($island);
+        $choice = BoardFeeding::best($island, self::knowledge()->catalogue, $plan->nodes()[0]);
+        self::assertNotNull($choice);
+        self::assertSame($capacityMah, $choice->supplies[0]->capacityMah);
+        self::assertSame([], self::found($choice->in($plan), 'battery-soon-empty'));
+        self::assertSame($capacityMah !== null, str_contains($choice->words(self::knowledge()->catalogue), 'lithium-ion cell, protected ('.(int) $capacityMah.' mAh)'));
     }
 
     public function test_nobody_feeds_what_is_no_board(): void

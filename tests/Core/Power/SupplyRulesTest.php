@@ -198,6 +198,16 @@ final class SupplyRulesTest extends CoreTestCase
         yield 'an adapter that never sleeps' => ['regulator-drains', $sleeps('regulator-adapter', true), ['Regulator takes 5 mA from Cells, asleep or not']];
         yield 'one that takes microamperes' => ['regulator-drains', $sleeps('low-drop-3v3', true), []];
         yield 'a node that never sleeps either' => ['regulator-drains', $sleeps('regulator-adapter', false), []];
+
+        // 30 mA and what the cells lose by themselves; of what is on them 90 %, and of that 0.7 for worn ones: 1,145 mAh are a day.
+        $cells = static fn (float $mah, string $sleep = 'never'): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io', ['sleep' => $sleep])->supply('b', 'n', 'nimh-4', 'Cells', null, FeedsAt::FiveVolt, ['capacityMah' => $mah]);
+        yield 'cells of a day' => ['battery-soon-empty', $cells(1_146.0), []];
+        yield 'cells of less' => ['battery-soon-empty', $cells(1_142.0), ['N empties Cells in 24 to 34 h']];
+        yield 'as many, asleep' => ['battery-soon-empty', $cells(1_142.0, 'until-key'), []];
+        yield 'by way of a regulator' => ['battery-soon-empty', static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Handset, null, '8bit-5v-20io')->supply('b', 'n', 'li-ion-cell', 'Cell', null, null, ['capacityMah' => 500])->supply('u', 'n', 'boost-5v', 'Boost', 'b', FeedsAt::FiveVolt), ['N empties Cell in 7 to 9 h']];
+        $charged = static fn (?FeedsAt $plugAt): Closure => static fn (Sketch $s): Sketch => $s->node('n', 'N', NodeKind::Controller, null, 'wifi-3v3-13io')->supply('b', 'n', 'li-ion-cell', 'Cell', null, FeedsAt::Cell, ['capacityMah' => 300])->supply('p', 'n', 'plug-5v-3a', 'Plug', null, $plugAt)->module('e', 'n', 'sensor-climate', 'Climate', FedFrom::Board3V3);
+        yield 'there for when the mains fail' => ['battery-soon-empty', $charged(FeedsAt::Usb), []];
+        yield 'a plug for something else' => ['battery-soon-empty', $charged(null), ['N empties Cell in 2 to 3 h']];
     }
 
     /**

@@ -89,9 +89,9 @@ final readonly class PowerFaults
             ->supply('cellar-lead', 'cellar-5', 'lead-12v', 'Battery', more: ['cableM' => 40, 'cableMm2' => 0.14])
             ->supply('cellar-lead-buck', 'cellar-5', 'buck', 'Buck', 'cellar-lead', FeedsAt::FiveVolt)
             ->module('cellar-lead-relays', 'cellar-5', 'relay-bank-8-low', 'Relays', 'cellar-lead-buck')
-            // fuse-unfit: four amperes behind a wire for half of one
+            // fuse-unfit: four amperes behind a wire for half of one; battery-soon-empty: it is a small one
             ->node('cellar-6', 'Cellar 6', NodeKind::Handset, 'cellar', '8bit-5v-20io')
-            ->supply('cellar-second', 'cellar-6', 'lead-12v', 'Second battery', more: ['cableM' => 1, 'cableMm2' => 0.14, 'fuseA' => 4.0])
+            ->supply('cellar-second', 'cellar-6', 'lead-12v', 'Second battery', more: ['cableM' => 1, 'cableMm2' => 0.14, 'fuseA' => 4.0, 'capacityMah' => 800])
             // regulator-drains: it sleeps, and its regulator does not
             ->supply('cellar-drain', 'cellar-6', 'linear-5v', 'Upright regulator', 'cellar-second', FeedsAt::FiveVolt)
             ->sleeping('cellar-6')
