@@ -69,7 +69,7 @@ final class AssignLawsTest extends CoreTestCase
     /** @return iterable<string, array{int}> */
     public static function patched(): iterable
     {
-        foreach (getenv('SEEDS') === false ? range(1, 8) : array_column([...self::seeds()], 0) as $seed) {
+        foreach (getenv('SEEDS') === false ? [...range(1, 8), 57] : array_column([...self::seeds()], 0) as $seed) {
             yield "seed {$seed}" => [$seed];
         }
     }
