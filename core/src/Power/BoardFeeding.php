@@ -22,8 +22,11 @@ final readonly class BoardFeeding
 
     private const STANDING = [['plug-5v-1a', null], ['plug-5v-3a', null], ['plug-12v-2a', 'buck']];
 
-    /** More nobody solders side by side. */
-    private const MOST_CELLS = 4.0;
+    /** Cells that are made for it, and bought as one of so many times as much. Those of a torch are not. */
+    private const SIDE_BY_SIDE = 'li-ion-cell';
+
+    /** More nobody carries. */
+    private const MOST_CELLS = 4;
 
     /** @param  non-empty-list<Supply>  $supplies  the source first, what feeds the board last */
     private function __construct(public array $supplies)
@@ -34,17 +37,29 @@ final readonly class BoardFeeding
     public static function best(Island $island, Catalogue $catalogue, Node $node): ?self
     {
         $board = $catalogue->boardOf($node);
+        $short = null;
         foreach ($board === null ? [] : [...($node->kind === NodeKind::Handset ? self::CARRIED : []), ...self::STANDING] as [$source, $regulator]) {
             foreach ($board->inputs ?? [] as $input) {
                 $choice = self::of($island, $node, $source, $regulator, $input);
                 $feeder = $choice->supplies[count($choice->supplies) - 1];
-                if (self::feedsWell($island->plan, $choice->in($island->plan), $catalogue, $node, $feeder, $input)) {
-                    return $choice->lasting($island->plan, $catalogue);
+                if (! self::feedsWell($island->plan, $choice->in($island->plan), $catalogue, $node, $feeder, $input)) {
+                    continue;
                 }
+                $days = $choice->daysIn($island->plan, $catalogue);
+                // What is carried hangs on no plug, however soon its cells are empty.
+                if ($days === null) {
+                    return $short ?? $choice;
+                }
+                $cells = $source === self::SIDE_BY_SIDE ? max(1, min(self::MOST_CELLS, (int) ceil(BatteryHours::LEAST_DAYS / $days))) : 1;
+                $choice = $cells === 1 ? $choice : $choice->withCells($cells, $catalogue);
+                if ($cells * $days >= BatteryHours::LEAST_DAYS) {
+                    return $choice;
+                }
+                $short ??= $choice;
             }
         }
 
-        return null;
+        return $short;
     }
 
     /**
@@ -86,19 +101,21 @@ final readonly class BoardFeeding
         return new self([$first, new Supply($island->newId('supply', $node->id, 'board', $regulator), $node->id, $regulator, mb_substr("Regulator of {$node->name}", 0, 80), $sourceId, $input->at, order: 51)]);
     }
 
-    /** So many cells side by side that they last a day. */
-    private function lasting(Plan $plan, Catalogue $catalogue): self
+    /** @return float|null how long its source lasts at the least, days; null for what is no battery */
+    private function daysIn(Plan $plan, Catalogue $catalogue): ?float
+    {
+        $after = $this->in($plan);
+
+        return BatteryHours::of($after, $catalogue, new SupplyTree($after, $catalogue), $this->supplies[0])?->daysLow();
+    }
+
+    /** The same with so many cells side by side. */
+    private function withCells(int $cells, Catalogue $catalogue): self
     {
         $source = $this->supplies[0];
         $cell = $catalogue->supplyClassOf($source)->cell;
-        $after = $this->in($plan);
-        $days = $cell === null ? null : BatteryHours::of($after, $catalogue, new SupplyTree($after, $catalogue), $source)?->daysLow();
-        $cells = $days === null ? 1.0 : ceil(BatteryHours::LEAST_DAYS / $days);
-        if ($cell === null || $cells <= 1.0 || $cells > self::MOST_CELLS) {
-            return $this;
-        }
 
-        return new self([Supply::from(new Values([...$source->values(), 'capacityMah' => $cells * $cell->capacityMah])), ...array_slice($this->supplies, 1)]);
+        return $cell === null ? $this : new self([Supply::from(new Values([...$source->values(), 'capacityMah' => $cells * $cell->capacityMah])), ...array_slice($this->supplies, 1)]);
     }
 
     public function in(Plan $plan): Plan

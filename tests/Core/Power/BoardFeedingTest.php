@@ -6,6 +6,7 @@ namespace Tests\Core\Power;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
+use Rundfunk\Demo\FedFrom;
 use Rundfunk\Plan\NodeKind;
 use Rundfunk\Plan\Supply;
 use Rundfunk\Power\BoardFeeding;
@@ -63,6 +64,20 @@ final class BoardFeedingTest extends CoreTestCase
         self::assertSame($capacityMah, $choice->supplies[0]->capacityMah);
         self::assertSame([], self::found($choice->in($plan), 'battery-soon-empty'));
         self::assertSame($capacityMah !== null, str_contains($choice->words(self::knowledge()->catalogue), 'lithium-ion cell, protected ('.(int) $capacityMah.' mAh)'));
+    }
+
+    /** Three AA cells of 2,200 mAh are 57 mA for a day: for 150 it is a cell that there is in many sizes, not two sets of those. */
+    public function test_cells_of_a_torch_are_not_put_side_by_side(): void
+    {
+        foreach ([['sensor-motion', 'alkaline-3', null], ['network-ethernet', 'li-ion-cell', 7_800.0]] as [$class, $source, $capacityMah]) {
+            $sketch = self::sketch()->node('n', 'N', NodeKind::Handset, null, '32bit-3v3-26io')->module('m', 'n', $class, 'Part', FedFrom::Board3V3);
+            $plan = $sketch->plan();
+            $island = Island::around($plan, $plan->nodes()[0]);
+            self::assertNotNull($island);
+            $choice = BoardFeeding::best($island, self::knowledge()->catalogue, $plan->nodes()[0]);
+            self::assertNotNull($choice);
+            self::assertSame([$source, $capacityMah], [$choice->supplies[0]->class, $choice->supplies[0]->capacityMah], $class);
+        }
     }
 
     public function test_nobody_feeds_what_is_no_board(): void
