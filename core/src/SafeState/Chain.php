@@ -236,6 +236,10 @@ final readonly class Chain
 
     private function whenDead(bool $signal): Draws
     {
+        // Its transistor is shut without the board's voltage: the resistor on its other side is all that is left.
+        if ($this->setup->shifterOhm !== null) {
+            return $this->undriven(PinStands::Floats, $signal);
+        }
         if ($this->setup->driver && ! $this->setup->activeLow) {
             return $signal ? Draws::Either : Draws::No;
         }
@@ -287,6 +291,7 @@ final readonly class Chain
             [$pin === PinStands::WeakDown ? self::WEAK_OHM : null, 0.0],
             [$setup->fixedUpOhm, $setup->logicV],
             [$signal ? $setup->pullUpOhm : null, $setup->signalV],
+            [$signal ? $setup->shifterOhm : null, $setup->signalV],
             [$setup->pullDownOhm, 0.0],
         ] as [$ohm, $volts]) {
             if ($ohm !== null) {

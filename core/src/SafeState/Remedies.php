@@ -184,7 +184,8 @@ final readonly class Remedies
         }
         $part = static fn (PartKind $kind): Operation => Operation::add(new Part($look->plan->newId('part', $wire->module->id, $wire->terminal->name, $kind->value), $wire->module->id, $wire->terminal->name, $kind, self::PULL_OHM));
         $up = $setup->pullUpOhm === null && $setup->signalV <= $wire->board->levels->mostInV + 1e-6 && $wire->pin?->strap !== Level::Low;
-        $down = $setup->pullDownOhm === null && $wire->pin?->strap !== Level::High;
+        // Against the resistor of a shifter it would leave no high.
+        $down = $setup->pullDownOhm === null && $setup->shifterOhm === null && $wire->pin?->strap !== Level::High;
 
         return [
             ...($up ? [new Remedy(RemedyKind::PullUp, '10 kΩ pull-up', ['pullUpOhm' => self::PULL_OHM], [$part(PartKind::PullUp)])] : []),

@@ -31,6 +31,7 @@ final readonly class Setup
      * @param  float|null  $fixedUpOhm  a resistor on the board that always holds the pin up
      * @param  float|null  $pullUpOhm  at the terminal, to the signal supply
      * @param  float|null  $pullDownOhm  at the terminal, to ground
+     * @param  float|null  $shifterOhm  to the signal supply behind a level shifter, which holds its terminal high whenever its pin does not pull it low; null where there is none
      * @param  bool  $logicOnly  the board can have power while what it switches with has none
      * @param  bool  $coilsOnly  what it switches with can have power while the board has none
      * @param  bool  $signalDiesWithBoard  the signal side has no power either when the board has none
@@ -62,6 +63,7 @@ final readonly class Setup
         public SecondBreak $secondBreak,
         public bool $watchdog,
         public LinkLoss $linkLoss,
+        public ?float $shifterOhm = null,
     ) {
     }
 
@@ -94,6 +96,7 @@ final readonly class Setup
             $otherwise['secondBreak'] ?? $this->secondBreak,
             $otherwise['watchdog'] ?? $this->watchdog,
             $otherwise['linkLoss'] ?? $this->linkLoss,
+            $this->shifterOhm,
         );
     }
 

@@ -12,6 +12,7 @@ use Rundfunk\Catalogue\SwitchedBy;
 use Rundfunk\Check\Look;
 use Rundfunk\Check\Wire;
 use Rundfunk\Pins\OnLevel;
+use Rundfunk\Plan\ContactForm;
 use Rundfunk\Plan\Load;
 use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
@@ -19,6 +20,7 @@ use Rundfunk\Plan\Output;
 use Rundfunk\Plan\Part;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Plan\Supply;
+use Rundfunk\Power\Levels\Wiring;
 use Rundfunk\Power\SupplyTree;
 
 /** Reads out of a plan what decides what an output's load does in every phase. */
@@ -73,7 +75,20 @@ final readonly class Setups
             secondBreak: $output->secondBreak,
             watchdog: $node->watchdog,
             linkLoss: (new Unheard($this->look))->of($output),
+            shifterOhm: $this->isShifted($wire, $class->activeLow === ($output->contact === ContactForm::NormallyClosed)) ? Wiring::SHIFTER_OHM : null,
         );
+    }
+
+    /**
+     * A level shifter is there; or is what has to come, and makes it worse: until then it stands as it stands without.
+     *
+     * @param  bool  $worse  a high at the terminal puts the load on
+     */
+    private function isShifted(Wire $wire, bool $worse): bool
+    {
+        $wiring = Wiring::in($this->look);
+
+        return $wiring->has($wire, PartKind::Shifter) || ($worse && $wiring->wantedBetween($wire) === PartKind::Shifter);
     }
 
     /** The wire of the channel that an output is on. */

@@ -249,6 +249,8 @@ final class PartsAtWiresTest extends CoreTestCase
         yield 'a voltage between' => [$at($soil, 'OUT', PartKind::Shifter), 'part-out-of-place', 'A shifter knows high and low: every voltage between them is lost.', 'Take it out, or put it at the wire that it was meant for.', 'level shifter out'];
         yield 'above what a pin stands' => [$at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), 'part-out-of-place', 'It pulls a pin that is let go at every start to more volts than that stands.', 'Take it out, or put it at the wire that it was meant for.', 'pull-up resistor out'];
         yield 'against both' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::PullDown, ['ohms' => 100_000.0]), 'part-out-of-place', 'The line is held high by a resistor and pulled low by either end: this one works against both.', 'Take it out, or put it at the wire that it was meant for.', 'pull-down resistor out'];
+        // Ten kilohms make a shifter's high: as many to ground leave half of it.
+        yield 'against what makes a shifter\'s high' => [$at($at($at($on('transistor-4v5', null, 'GATE', 'IO25', OutputKind::Pwm), 'GATE', PartKind::SeriesResistor, ['ohms' => 100.0]), 'GATE', PartKind::Shifter), 'GATE', PartKind::PullDown, ['ohms' => 10_000.0]), 'part-out-of-place', 'A level shifter makes its high by a resistor: this one divides it.', 'Take it out, or put it at the wire that it was meant for.', 'pull-down resistor out'];
         yield 'a low that does not pass' => [$at($at($sensor, 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::SeriesResistor, ['ohms' => 1_500.0]), 'part-out-of-place', 'The line goes both ways and is held high behind it: a low of the board does not get through.', 'Take it out, or put it at the wire that it was meant for.', 'resistor in series out'];
     }
 
@@ -285,6 +287,7 @@ final class PartsAtWiresTest extends CoreTestCase
         yield 'a pull-up to five volts at a transistor, which lets go' => [$at($at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'IO25'), 'IN1', PartKind::Driver, ['ohms' => 10_000.0]), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), PartKind::PullUp];
         yield 'a pull-up to five volts on a board of five' => [$at($on('relay-bank-1-high', FedFrom::Board5V, 'IN1', 'D5', '8bit-5v-20io'), 'IN1', PartKind::PullUp, ['ohms' => 10_000.0]), PartKind::PullUp];
         yield 'a resistor that lets lows through' => [$at($at($on('sensor-temperature', FedFrom::Board3V3, 'DATA', 'IO4'), 'DATA', PartKind::PullUp, ['ohms' => 4_700.0]), 'DATA', PartKind::SeriesResistor, ['ohms' => 1_000.0]), PartKind::SeriesResistor];
+        yield 'a large pull-down beside a shifter' => [$at($at($on('transistor-4v5', null, 'GATE', 'IO25'), 'GATE', PartKind::Shifter), 'GATE', PartKind::PullDown, ['ohms' => 100_000.0]), PartKind::PullDown];
         yield 'a pull-down at what is driven' => [$at($on('relay-bank-1-high', FedFrom::Board3V3, 'IN1', 'IO25'), 'IN1', PartKind::PullDown, ['ohms' => 10_000.0]), PartKind::PullDown];
     }
 

@@ -73,6 +73,13 @@ final class ChainTest extends TestCase
         yield 'a gate on a weak pull-up, 10 kΩ to ground: 0.6 V' => [self::relay($gate, $up, ['logicV' => 3.3, 'pullDownOhm' => 10_000.0]), 'off off off off off off told off held off'];
         yield 'a gate on a weak pull-down' => [self::relay($gate, $down), 'off off off off off off told off held off'];
         yield 'a gate on 1.8 kΩ up, which no 10 kΩ beats' => [self::relay($gate, ['logicV' => 3.3, 'fixedUpOhm' => 1_800.0, 'pullDownOhm' => 10_000.0]), 'off off off ON ON ON told off held ON'];
+        // A level shifter: a transistor that is shut unless the pin is low, and 10 kΩ on its other side to 5 V: 0.39 mA into a base.
+        $shifted = ['logicV' => 3.3, 'shifterOhm' => 10_000.0];
+        yield 'a gate behind a shifter' => [self::relay($gate, $shifted), 'off off ON ON ON ON told off held ON'];
+        yield 'a gate behind a shifter that 10 kΩ to ground do not beat: 2.5 V' => [self::relay($gate, $shifted, ['pullDownOhm' => 10_000.0]), 'off off ON ON ON ON told off held ON'];
+        yield 'a gate behind a shifter that is dead with the board' => [self::relay($gate, $shifted, $logicFed), 'off off either ON ON ON told off held ON'];
+        yield 'high trigger behind a shifter' => [self::relay($high, $shifted), 'off off either either either either told off held either'];
+        yield 'low trigger behind a shifter: nothing pulls it low' => [self::relay($shifted), 'off off off off off off told off held off'];
         // pins that do something by themselves
         yield 'low trigger on a pin that talks at the start' => [self::relay(['start' => new PinStart(PinState::Floats, PinState::Toggles, PinState::Floats)]), 'off off ON off ON off told off held ON'];
         yield 'high trigger on a pin that is high at reset' => [self::relay($high, ['start' => new PinStart(PinState::High, PinState::High, PinState::Floats)]), 'off off off ON ON off told off held ON'];

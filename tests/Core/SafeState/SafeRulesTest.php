@@ -57,6 +57,11 @@ final class SafeRulesTest extends CoreTestCase
         yield 'a high-active bank on a pin that is high at reset' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high', board: 'wifi-3v3-11io', pin: 'IO16')), 'reset flashing hung supply-back', []];
         yield 'a MOSFET without a pull' => [static fn (): Sketch => $watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)), 'reset flashing initial hung supply-back', ['10 kΩ pull-down']];
         yield 'a MOSFET with one' => [static fn (): Sketch => $watchdog(self::board('transistor-4v5', pin: 'D5', channel: 'GATE', kind: OutputKind::Pwm)->part('m', 'GATE', PartKind::PullDown, ['ohms' => 10_000.0])), '', []];
+        // At 3.3 V its gate wants a shifter, there or to come, whose 10 kΩ no pull-down beats: one that opens at 2.5 V wants none.
+        $small = static fn (string $class): Sketch => $watchdog(self::board($class, board: '32bit-3v3-26io', pin: 'GP4', channel: 'GATE', kind: OutputKind::Pwm)->part('m', 'GATE', PartKind::PullDown, ['ohms' => 10_000.0]));
+        yield 'a MOSFET of 4.5 V on a board of 3.3, held down' => [static fn (): Sketch => $small('transistor-4v5'), 'coils-only reset flashing initial hung supply-back', []];
+        yield 'the same behind its shifter' => [static fn (): Sketch => $small('transistor-4v5')->part('m', 'GATE', PartKind::Shifter), 'coils-only reset flashing initial hung supply-back', []];
+        yield 'one of 2.5 V' => [static fn (): Sketch => $small('transistor-2v5'), '', []];
         yield 'a low-active bank, direction before level' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-low', ['levelFirst' => false], coils: 'plug')), 'initial hung supply-back', ['level before direction', 'transistor before IN1']];
         yield 'put back as it stood' => [static fn (): Sketch => $watchdog(self::board('relay-bank-1-high', ['atStart' => 'last'])), 'initial hung supply-back', ['off at start']];
         yield 'a latching relay' => [static fn (): Sketch => self::board('relay-latching-1', channel: 'SET'), 'off logic-only coils-only reset flashing initial hung supply-back', []];

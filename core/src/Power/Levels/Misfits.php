@@ -21,6 +21,9 @@ final readonly class Misfits
     /** What every part on an I²C bus sinks. Source: UM10204. */
     private const BUS_MA = 3.0;
 
+    /** So many times a shifter's own resistor leaves it its high. */
+    private const BESIDE_SHIFTER = 10.0;
+
     /** The pull that a wire gets which wants no other. Common practice. */
     private const PULL_OHM = 10_000.0;
 
@@ -105,7 +108,11 @@ final readonly class Misfits
             PartKind::PullUp => $terminal->isDriven() && ! $this->wiring->has($this->wire, PartKind::Shifter, PartKind::Driver) && $this->wiring->railV($this->wire) > $this->wire->board->levels->mostInV + 1e-6
                 ? 'It pulls a pin that is let go at every start to more volts than that stands.'
                 : null,
-            PartKind::PullDown => $terminal->goesBothWays() ? 'The line is held high by a resistor and pulled low by either end: this one works against both.' : null,
+            PartKind::PullDown => match (true) {
+                $terminal->goesBothWays() => 'The line is held high by a resistor and pulled low by either end: this one works against both.',
+                $this->wiring->has($this->wire, PartKind::Shifter) && ($part->ohms ?? INF) < self::BESIDE_SHIFTER * Wiring::SHIFTER_OHM => 'A level shifter makes its high by a resistor: this one divides it.',
+                default => null,
+            },
             PartKind::SeriesResistor => $this->wiring->stopsLows($this->wire) ? 'The line goes both ways and is held high behind it: a low of the board does not get through.' : null,
             default => null,
         };

@@ -23,6 +23,9 @@ use WeakMap;
 /** What is at the ends of a plan's wires, and what stands between. */
 final readonly class Wiring
 {
+    /** From either side of a level shifter's transistor to the voltage of that side. Common practice. */
+    public const SHIFTER_OHM = 10_000.0;
+
     /** What the base of a bipolar transistor keeps for itself. */
     private const BASE_V = 0.7;
 
