@@ -17,7 +17,6 @@ use Rundfunk\Power\Levels\ChipLoad;
 use Rundfunk\Power\Levels\Misfits;
 use Rundfunk\Power\Levels\WireLevels;
 use Rundfunk\Power\Levels\Wiring;
-use Rundfunk\Power\SupplyTree;
 use Rundfunk\View\Shown\LevelRow;
 use Rundfunk\View\Shown\NodeLevels;
 use Rundfunk\View\Shown\PlacedPart;
@@ -47,7 +46,7 @@ final readonly class NodeLevelsView implements View
             return null;
         }
         $look = new Look($plan, $knowledge);
-        $wiring = new Wiring($plan, $knowledge->catalogue, SupplyTree::in($look));
+        $wiring = Wiring::in($look);
         $rows = [];
         $parts = [];
         foreach (self::inOrder($look, $node) as $wire) {

@@ -14,6 +14,7 @@ use Rundfunk\Figures;
 use Rundfunk\Plan\Module;
 use Rundfunk\Power\At;
 use Rundfunk\Power\Levels\LevelParts;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A module whose current comes and goes in jumps, with nothing at its supply to take them. */
 #[Finds('buffer-missing', WorkStep::PinsAndPower)]
@@ -21,7 +22,7 @@ final readonly class BufferMissing extends LevelRule implements ModuleRule
 {
     public function check(Module $module, Look $look): iterable
     {
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         $wants = $wiring->missingBufferUf($module);
         $terminal = $wiring->feedTerminal($module);
         if ($wants === null || $terminal === null) {

@@ -14,6 +14,7 @@ use Rundfunk\Plan\Module;
 use Rundfunk\Plan\Node;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Levels\ChipLoad;
+use Rundfunk\Power\Levels\Wiring;
 
 /** No pin gives too much, and all together they do: a chip stands less than its pins one by one. */
 #[Finds('chip-overdrawn', WorkStep::PinsAndPower)]
@@ -24,7 +25,7 @@ final readonly class ChipOverdrawn extends LevelRule implements NodeRule
 
     public function check(Node $node, Look $look): iterable
     {
-        foreach (ChipLoad::each($look->wiresOf($node), self::wiring($look)) as $expanderId => $load) {
+        foreach (ChipLoad::each($look->wiresOf($node), Wiring::in($look)) as $expanderId => $load) {
             if ($load->isTooMuch()) {
                 yield self::finding($look, $node, $expanderId === '' ? null : $look->plan->module($expanderId), $load);
             }

@@ -12,6 +12,7 @@ use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Power\Levels\Misfits;
+use Rundfunk\Power\Levels\Wiring;
 
 /** What stands between a bare contact and its pin leaves no low while it is closed, or no high while it is open. */
 #[Finds('contact-unheard', WorkStep::PinsAndPower)]
@@ -22,7 +23,7 @@ final readonly class ContactUnheard extends LevelRule implements WireRule
         if (self::isBare($wire, $look)) {
             return [];
         }
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         if ((new Misfits($wiring, $wire))->muting() === []) {
             return [];
         }

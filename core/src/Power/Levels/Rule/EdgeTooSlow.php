@@ -14,6 +14,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\Part;
 use Rundfunk\Power\Levels\Misfits;
+use Rundfunk\Power\Levels\Wiring;
 
 /** What stands in a wire is so large that its signal does not come through in time, or is held by next to nothing. */
 #[Finds('edge-too-slow', WorkStep::PinsAndPower)]
@@ -27,7 +28,7 @@ final readonly class EdgeTooSlow extends LevelRule implements WireRule
         if (self::isBare($wire, $look)) {
             return [];
         }
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         $slowing = (new Misfits($wiring, $wire))->slowing();
         if ($slowing === []) {
             return [];

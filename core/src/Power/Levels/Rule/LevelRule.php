@@ -13,11 +13,6 @@ use Rundfunk\Power\Levels\Wiring;
 /** What the rules about levels share. */
 abstract readonly class LevelRule
 {
-    protected static function wiring(Look $look): Wiring
-    {
-        return Wiring::in($look);
-    }
-
     /** No part stands at its module: as nearly everywhere in a large plan. */
     protected static function isBare(Wire $wire, Look $look): bool
     {
@@ -27,7 +22,7 @@ abstract readonly class LevelRule
     /** Puts right what stands in a wire; null where there is nothing to be done to it. */
     protected static function mend(Look $look, Wire $wire): ?Fix
     {
-        $mending = Mending::of(self::wiring($look), $wire);
+        $mending = Mending::of(Wiring::in($look), $wire);
 
         return $mending->operations === [] ? null : new Fix($mending->label, ...$mending->operations);
     }

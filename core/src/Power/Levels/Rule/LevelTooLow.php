@@ -11,6 +11,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Power\Levels\Wiring;
 
 /** The high of one end is less than the other takes for one. */
 #[Finds('level-too-low', WorkStep::PinsAndPower)]
@@ -21,7 +22,7 @@ final readonly class LevelTooLow extends LevelRule implements WireRule
 
     public function check(Wire $wire, Look $look): iterable
     {
-        $levels = self::wiring($look)->levels($wire);
+        $levels = Wiring::in($look)->levels($wire);
         if ($levels === null || ! $levels->isTooLow() || $levels->isTooHigh()) {
             return [];
         }

@@ -11,6 +11,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Power\Levels\Wiring;
 
 /** The low of one end is more than the other takes for one (V_OL ≤ V_IL, as in any logic family's data sheet). */
 #[Finds('low-too-high', WorkStep::PinsAndPower)]
@@ -18,7 +19,7 @@ final readonly class LowTooHigh extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $levels = self::wiring($look)->levels($wire);
+        $levels = Wiring::in($look)->levels($wire);
         if ($levels === null || ! $levels->isLowTooHigh()) {
             return [];
         }

@@ -11,6 +11,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Power\Levels\Misfits;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A part at a wire that cannot do there what it is for: the signal goes the other way, or both ways, or is no level. */
 #[Finds('part-out-of-place', WorkStep::PinsAndPower)]
@@ -24,7 +25,7 @@ final readonly class PartOutOfPlace extends LevelRule implements WireRule
     /** @return iterable<Finding> */
     private static function misplaced(Wire $wire, Look $look): iterable
     {
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         foreach ($wiring->partsAt($wire) as $part) {
             $why = (new Misfits($wiring, $wire))->whyMisplaced($part);
             if ($why !== null) {

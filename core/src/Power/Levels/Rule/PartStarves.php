@@ -13,6 +13,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Power\Levels\Misfits;
+use Rundfunk\Power\Levels\Wiring;
 
 /** What lives on the current that comes by a wire gets too little of it through what stands there. */
 #[Finds('part-starves', WorkStep::PinsAndPower)]
@@ -26,7 +27,7 @@ final readonly class PartStarves extends LevelRule implements WireRule
     /** @return iterable<Finding> */
     private static function starving(Wire $wire, Look $look): iterable
     {
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         foreach ((new Misfits($wiring, $wire))->starving() as $part) {
             $wantsMa = $wiring->wantedMa($wire) ?? 0.0;
             $isBase = $part->kind === PartKind::Driver;

@@ -30,7 +30,7 @@ final readonly class PinOverdrawn extends LevelRule implements WireRule
     /** @return iterable<Finding> */
     private static function overdrawn(Wire $wire, Look $look): iterable
     {
-        $wiring = self::wiring($look);
+        $wiring = Wiring::in($look);
         if ($wiring->isOverdrawn($wire)) {
             $drawsMa = (float) Wiring::livesOnMa($wire);
             $draws = Figures::significant($drawsMa);

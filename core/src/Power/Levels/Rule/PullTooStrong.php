@@ -14,6 +14,7 @@ use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Plan\PartKind;
 use Rundfunk\Power\Levels\Misfits;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A pull or a divider at a wire that the board hears asks more of what works against it than that bears. */
 #[Finds('pull-too-strong', WorkStep::PinsAndPower)]
@@ -31,7 +32,7 @@ final readonly class PullTooStrong extends LevelRule implements WireRule
     /** @return iterable<Finding> */
     private static function strong(Wire $wire, Look $look): iterable
     {
-        $misfits = new Misfits(self::wiring($look), $wire);
+        $misfits = new Misfits(Wiring::in($look), $wire);
         foreach ($misfits->strong() as $part) {
             $mostMa = $misfits->mostMa();
             $asksMa = (float) $misfits->asksMa($part);

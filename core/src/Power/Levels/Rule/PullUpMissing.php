@@ -11,6 +11,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A wire that nothing holds high. */
 #[Finds('pull-up-missing', WorkStep::PinsAndPower)]
@@ -18,7 +19,7 @@ final readonly class PullUpMissing extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $ohms = self::wiring($look)->missingPullUpOhm($wire);
+        $ohms = Wiring::in($look)->missingPullUpOhm($wire);
         if ($ohms === null) {
             return [];
         }

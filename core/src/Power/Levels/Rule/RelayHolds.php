@@ -11,6 +11,7 @@ use Rundfunk\Check\Wire;
 use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A high that leaves enough across a low-trigger relay input for it never to let go. */
 #[Finds('relay-holds', WorkStep::PinsAndPower)]
@@ -18,7 +19,7 @@ final readonly class RelayHolds extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $levels = self::wiring($look)->levels($wire);
+        $levels = Wiring::in($look)->levels($wire);
         if ($levels === null || ! $levels->holdsOn()) {
             return [];
         }

@@ -12,6 +12,7 @@ use Rundfunk\Check\WireRule;
 use Rundfunk\Check\WorkStep;
 use Rundfunk\Figures;
 use Rundfunk\Power\Levels\Wanted;
+use Rundfunk\Power\Levels\Wiring;
 
 /** A wire without the resistor that it wants in it: a gate, the data line of a strip. */
 #[Finds('series-missing', WorkStep::PinsAndPower)]
@@ -19,7 +20,7 @@ final readonly class SeriesMissing extends LevelRule implements WireRule
 {
     public function check(Wire $wire, Look $look): iterable
     {
-        $ohms = self::wiring($look)->missingSeriesOhm($wire);
+        $ohms = Wiring::in($look)->missingSeriesOhm($wire);
         if ($ohms === null) {
             return [];
         }

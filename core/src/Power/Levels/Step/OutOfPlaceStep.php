@@ -20,7 +20,6 @@ use Rundfunk\Plan\Plan;
 use Rundfunk\Plan\Spot;
 use Rundfunk\Power\Levels\Misfits;
 use Rundfunk\Power\Levels\Wiring;
-use Rundfunk\Power\SupplyTree;
 
 /** Parts that can do no good at their terminal, whatever its pin: before the pins, for a transistor turns over what a pin must be at the start. */
 final readonly class OutOfPlaceStep implements Step
@@ -33,7 +32,7 @@ final readonly class OutOfPlaceStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         $look = new Look($plan, $knowledge);
-        $wiring = new Wiring($plan, $look->catalogue, SupplyTree::in($look));
+        $wiring = Wiring::in($look);
         foreach ($plan->nodes() as $node) {
             $board = $look->board($node);
             if ($board === null) {

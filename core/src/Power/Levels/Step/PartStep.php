@@ -35,7 +35,7 @@ final readonly class PartStep implements Step
     public function propose(Plan $plan, Knowledge $knowledge): iterable
     {
         $look = new Look($plan, $knowledge);
-        $wiring = new Wiring($plan, $look->catalogue, SupplyTree::in($look));
+        $wiring = Wiring::in($look);
         foreach ($plan->nodes() as $node) {
             foreach (Wire::firsts($look->wiresOf($node)) as $wire) {
                 yield from $this->between($plan, $wiring, $wire);
